@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/** What is prescribed: how much work, on which sides, in how many sets, with which rest. */
+interface Dose
+{
+    /** The name used in files and in the interface. */
+    public function kind(): string;
+
+    public function sides(): DoseSides;
+
+    /** Sets of each side. */
+    public function sets(): int;
+
+    public function restSeconds(): float;
+
+    /**
+     * Every field, as a drill file writes it.
+     *
+     * @return array<string, int|float|string>
+     */
+    public function fields(): array;
+
+    /**
+     * What of the dose makes the task, so that marks compare like with like; sets and rests do not.
+     *
+     * @return array<string, int|float|string>
+     */
+    public function window(): array;
+
+    /** Seconds of one set where the clock ends it, or null where the work does. */
+    public function clockedSetSeconds(): ?float;
+
+    /**
+     * Time of one turn in which these players work side by side, ended by the slowest where the work ends it.
+     *
+     * @param  non-empty-list<Pace>  $workers
+     */
+    public function turnTime(array $workers): DurationEstimate;
+
+    /** Reps a player is expected to do in all sets of one side. */
+    public function expectedReps(Pace $pace): float;
+}

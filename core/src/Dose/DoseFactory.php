@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+
+/** Builds a dose from its fields as files and the interface write them. */
+final class DoseFactory
+{
+    /**
+     * @param  array<array-key, mixed>  $fields
+     *
+     * @throws InvalidDose If the kind is unknown, or a field is missing or cannot be carried out.
+     */
+    public static function fromFields(array $fields): Dose
+    {
+        return match ($fields['kind'] ?? null) {
+            'timed' => TimedDose::of(self::seconds($fields, 'workSeconds'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
+            'reps' => RepsDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
+            'quota' => QuotaDose::of(self::whole($fields, 'good'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
+            'race' => RaceDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
+            default => throw InvalidDose::because('dose.kind', 'The dose must be timed, reps, quota or race.'),
+        };
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function whole(array $fields, string $name): int
+    {
+        $value = $fields[$name] ?? null;
+
+        return is_int($value) ? $value : throw InvalidDose::because("dose.{$name}", 'This must be a whole number.');
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function seconds(array $fields, string $name): float
+    {
+        $value = $fields[$name] ?? null;
+
+        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::because("dose.{$name}", 'This must be a number of seconds.');
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function sides(array $fields): DoseSides
+    {
+        $value = $fields['sides'] ?? null;
+
+        return (is_string($value) ? DoseSides::tryFrom($value) : null)
+            ?? throw InvalidDose::because('dose.sides', 'Choose the feet: each, alternating, both, right, left, strong or weaker.');
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Statistics\CountDistribution;
+
+/**
+ * Only good ones count: n good reps a side, poor ones are done again, and a missed ball is fetched.
+ *
+ * Misses are beta-negative-binomial; a turn ends with its slowest worker, whose distribution function is the
+ * product of the workers'. Seconds for a rep are taken as the slowest worker's.
+ */
+final readonly class QuotaDose implements Dose
+{
+    private function __construct(private int $good, private float $restSeconds, private DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If good reps are outside 1 to 100, or the rest between sides outside 0 to 600 s. */
+    public static function of(int $good, float $restSeconds, DoseSides $sides): self
+    {
+        return new self(
+            DoseLimits::whole('good', 'Good reps', $good, 1, 100),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            $sides,
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'quota';
+    }
+
+    public function sides(): DoseSides
+    {
+        return $this->sides;
+    }
+
+    public function sets(): int
+    {
+        return 1;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->restSeconds;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'quota', 'good' => $this->good, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'quota', 'good' => $this->good];
+    }
+
+    public function clockedSetSeconds(): null
+    {
+        return null;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $sides = $this->sides->count();
+        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
+        $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
+        // Each side ends with its own slowest worker, so the sides are separate waits.
+        [$mean, $variance, $third] = $this->mostMisses($workers)->moments();
+        $misses = DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds + $fetch);
+
+        return DurationEstimate::fixed($this->good * $seconds)
+            ->plus($misses)
+            ->repeated($sides)
+            ->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        // E[misses] = n·β ÷ (α − 1), which is endless for α ≤ 1: there the distribution's own end is taken.
+        return $this->good + ($pace->alpha() > 1.0
+            ? $this->good * $pace->beta() / ($pace->alpha() - 1.0)
+            : CountDistribution::betaNegativeBinomial($this->good, $pace->alpha(), $pace->beta())->mean());
+    }
+
+    /** @param  non-empty-list<Pace>  $workers */
+    private function mostMisses(array $workers): CountDistribution
+    {
+        $groups = [];
+        foreach ($workers as $pace) {
+            $groups["{$pace->alpha()} {$pace->beta()}"][] = $pace;
+        }
+
+        return CountDistribution::largestOf(array_map(
+            fn (array $same): CountDistribution => CountDistribution::betaNegativeBinomial($this->good, $same[0]->alpha(), $same[0]->beta())
+                ->largestOfSame(count($same)),
+            array_values($groups),
+        ));
+    }
+}

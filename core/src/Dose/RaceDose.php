@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Statistics\SlowestWorker;
+
+/** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
+final readonly class RaceDose implements Dose
+{
+    private function __construct(private int $reps, private int $goes, private float $restSeconds, private DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If reps are outside 1 to 200, goes outside 1 to 20, or rest outside 0 to 600 s. */
+    public static function of(int $reps, int $goes, float $restSeconds, DoseSides $sides): self
+    {
+        return new self(
+            DoseLimits::whole('reps', 'Reps', $reps, 1, 200),
+            DoseLimits::whole('sets', 'Goes', $goes, 1, 20),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            $sides,
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'race';
+    }
+
+    public function sides(): DoseSides
+    {
+        return $this->sides;
+    }
+
+    public function sets(): int
+    {
+        return $this->goes;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->restSeconds;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'race', 'reps' => $this->reps, 'sets' => $this->goes, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'race', 'reps' => $this->reps];
+    }
+
+    public function clockedSetSeconds(): null
+    {
+        return null;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $goes = $this->sides->count() * $this->goes;
+        $seconds = $this->reps * max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
+        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
+
+        return DurationEstimate::ofMoments($mean, $variance, $third)
+            ->scaled($seconds)
+            ->repeated($goes)
+            ->plus(DurationEstimate::fixed(($goes - 1) * $this->restSeconds));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return (float) ($this->goes * $this->reps);
+    }
+}

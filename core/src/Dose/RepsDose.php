@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/**
+ * A fixed number of repetitions: sides·sets·n·s + (sides·sets − 1)·rest, the seconds for a rep being judged.
+ *
+ * Example: `RepsDose::of(10, 2, 20.0, DoseSides::Each)->turnTime([Pace::of(3.0, 0.6, 5.0)])->meanSeconds` is `180.0`.
+ */
+final readonly class RepsDose implements Dose
+{
+    private function __construct(private int $reps, private int $sets, private float $restSeconds, private DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If reps are outside 1 to 500, sets outside 1 to 20, or rest outside 0 to 600 s. */
+    public static function of(int $reps, int $sets, float $restSeconds, DoseSides $sides): self
+    {
+        return new self(
+            DoseLimits::whole('reps', 'Reps', $reps, 1, 500),
+            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            $sides,
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'reps';
+    }
+
+    public function sides(): DoseSides
+    {
+        return $this->sides;
+    }
+
+    public function sets(): int
+    {
+        return $this->sets;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->restSeconds;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'reps', 'reps' => $this->reps, 'sets' => $this->sets, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'reps', 'reps' => $this->reps];
+    }
+
+    public function clockedSetSeconds(): null
+    {
+        return null;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $sets = $this->sides->count() * $this->sets;
+        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
+
+        return DurationEstimate::judged($sets * $this->reps * $seconds, Pace::COEFFICIENT_OF_VARIATION)
+            ->plus(DurationEstimate::fixed(($sets - 1) * $this->restSeconds));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return (float) ($this->sets * $this->reps);
+    }
+}

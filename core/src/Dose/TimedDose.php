@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/**
+ * Work for a fixed time: exact, rest between sets and none after the last.
+ *
+ * Example: `TimedDose::of(30.0, 2, 15.0, DoseSides::Each)->turnTime([Pace::of(1.0, 0.6, 5.0)])->meanSeconds` is `165.0`.
+ */
+final readonly class TimedDose implements Dose
+{
+    private function __construct(private float $workSeconds, private int $sets, private float $restSeconds, private DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If work is outside 5 to 1800 s, sets outside 1 to 20, or rest outside 0 to 600 s. */
+    public static function of(float $workSeconds, int $sets, float $restSeconds, DoseSides $sides): self
+    {
+        return new self(
+            DoseLimits::seconds('workSeconds', 'Work', $workSeconds, 5.0, 1800.0),
+            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            $sides,
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'timed';
+    }
+
+    public function sides(): DoseSides
+    {
+        return $this->sides;
+    }
+
+    public function sets(): int
+    {
+        return $this->sets;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->restSeconds;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'timed', 'workSeconds' => $this->workSeconds, 'sets' => $this->sets, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'timed', 'workSeconds' => $this->workSeconds];
+    }
+
+    public function clockedSetSeconds(): float
+    {
+        return $this->workSeconds;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $sets = $this->sides->count() * $this->sets;
+
+        return DurationEstimate::fixed($sets * $this->workSeconds + ($sets - 1) * $this->restSeconds);
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return $this->sets * $this->workSeconds / $pace->secondsPerRep;
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Layout;
+
+/** A station on the ground, computed from its parameters. */
+interface Layout
+{
+    /** The name used in drill files. */
+    public function kind(): string;
+
+    /**
+     * What makes this layout what it is, with lengths in tenths of a millimetre, in a fixed order.
+     *
+     * @return array<string, int>
+     */
+    public function parameters(): array;
+
+    /** @return list<Marker> */
+    public function markers(): array;
+
+    /** The way of the ball for one repetition, or null where it is free. */
+    public function ballPath(): ?BallPath;
+
+    /** How often an open group of a script is done along the path. */
+    public function timesAlongPath(): int;
+
+    public function footprint(): Footprint;
+
+    /** @return list<DimensionLine> */
+    public function dimensions(): array;
+
+    /** @return list<Label> */
+    public function labels(): array;
+}

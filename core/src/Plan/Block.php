@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Exception\InvalidPlan;
+
+/** One entry of the running order: a drill with its dose and stations, or minutes of water, talk or game. */
+final readonly class Block
+{
+    /** @param  int<1, max>|null  $stations */
+    private function __construct(
+        public string $id,
+        public BlockKind $kind,
+        public float $minutes,
+        public ?Drill $drill,
+        public ?Dose $dose,
+        public Tempo $tempo,
+        public ?int $stations,
+    ) {
+    }
+
+    /**
+     * @param  int|null  $stations  null for as many as the group needs to work in one turn
+     *
+     * @throws InvalidPlan If the number of stations is outside 1 to 30.
+     */
+    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations): self
+    {
+        if ($stations !== null && ($stations < 1 || $stations > 30)) {
+            throw InvalidPlan::because('block.stations', 'Stations must be between 1 and 30.');
+        }
+
+        return new self($id, BlockKind::Drill, 0.0, $drill, $dose, $tempo, $stations);
+    }
+
+    /** @throws InvalidPlan If the minutes are outside 0.5 to 60, or the kind is a drill. */
+    public static function ofMinutes(string $id, BlockKind $kind, float $minutes): self
+    {
+        if ($kind === BlockKind::Drill) {
+            throw InvalidPlan::because('block.kind', 'A drill block needs a drill, not minutes.');
+        }
+        if (! ($minutes >= 0.5 && $minutes <= 60.0)) {
+            throw InvalidPlan::because('block.minutes', 'Minutes must be between 0.5 and 60.');
+        }
+
+        return new self($id, $kind, $minutes, null, null, Tempo::Steady, null);
+    }
+}

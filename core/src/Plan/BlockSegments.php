@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Shared\Foot;
+use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Tally;
+
+/** Lays the parts of a drill block out in order: set-up, explaining, then each turn's sets and rests. */
+final class BlockSegments
+{
+    private int $number = 0;
+
+    /** @var array<string, Tally> one rep led by each foot */
+    private array $perRep = [];
+
+    public function __construct(
+        private readonly Block $block,
+        private readonly Drill $drill,
+        private readonly Dose $dose,
+        private readonly Pace $pace,
+        private readonly ClockRules $rules,
+    ) {
+    }
+
+    /**
+     * @param  non-empty-list<non-empty-list<PlanPlayer>>  $waves
+     * @param  non-empty-list<float>  $turnMeans  seconds of each turn, rests included
+     * @return list<Segment>
+     */
+    public function of(array $waves, array $turnMeans, float $setUp, float $explain): array
+    {
+        $segments = $setUp > 0.0 ? [$this->segment(SegmentKind::SetUp, $setUp)] : [];
+        $segments[] = $this->segment(SegmentKind::Explain, $explain);
+        foreach ($waves as $i => $working) {
+            if ($i > 0) {
+                $segments[] = $this->segment(SegmentKind::Change, $this->rules->changeOverSeconds);
+            }
+            $segments = [...$segments, ...$this->turn($i + 1, $working, $turnMeans[$i] ?? 0.0)];
+        }
+
+        return $segments;
+    }
+
+    /**
+     * @param  non-empty-list<PlanPlayer>  $working
+     * @return list<Segment>
+     */
+    private function turn(int $turn, array $working, float $turnSeconds): array
+    {
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $working);
+        $perSide = $this->dose->sets();
+        $sides = $this->sideNames();
+        $sets = count($sides) * $perSide;
+        $rest = $this->dose->restSeconds();
+        $clocked = $this->dose->clockedSetSeconds();
+        $seconds = $clocked ?? ($turnSeconds - ($sets - 1) * $rest) / $sets;
+        $write = $this->drill->rule === null ? 0.0 : count($ids) * $this->rules->writeSeconds;
+        $segments = [];
+        for ($i = 0; $i < $sets; $i++) {
+            $set = $i % $perSide + 1;
+            $side = $sides[intdiv($i, $perSide)] ?? null;
+            $segments[] = $this->work($seconds, $clocked !== null, $side, $set, $turn, $working);
+            $last = $i === $sets - 1;
+            if (! $last && $rest > 0.0) {
+                $segments[] = $this->segment(SegmentKind::Rest, $rest, true, $side, $set, $turn, $ids);
+            }
+            $extra = $last ? $write : max(0.0, $write - $rest);
+            if ($extra > 0.0) {
+                $segments[] = $this->segment(SegmentKind::Write, $extra, false, $side, $set, $turn, $ids);
+            }
+        }
+
+        return $segments;
+    }
+
+    /** @return non-empty-list<string> what to shout: a foot, or strong and weaker where players differ */
+    private function sideNames(): array
+    {
+        return match ($this->dose->sides()) {
+            DoseSides::Strong => ['strong'],
+            DoseSides::Weaker => ['weaker'],
+            default => array_map(static fn ($side): string => $side->value, $this->dose->sides()->sidesFor(StrongFoot::Both)),
+        };
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $working */
+    private function work(float $seconds, bool $endsByClock, ?string $side, int $set, int $turn, array $working): Segment
+    {
+        $touches = $this->touchesOfOneSet($side, $working);
+        $this->number++;
+
+        return new Segment(
+            "{$this->block->id}-{$this->number}",
+            $this->block->id,
+            SegmentKind::Work,
+            $seconds,
+            $endsByClock,
+            $side,
+            $set,
+            $turn,
+            array_map(static fn (PlanPlayer $player): string => $player->id, $working),
+            $touches->contactsOf(FootMark::Left),
+            $touches->contactsOf(FootMark::Right),
+        );
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $working */
+    private function touchesOfOneSet(?string $side, array $working): Tally
+    {
+        $reps = $this->dose->expectedReps($this->pace) / $this->dose->sets();
+        $lefties = count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
+        $leftShare = match ($side) {
+            'R' => 0.0,
+            'L' => 1.0,
+            'strong' => $lefties,
+            'weaker' => 1.0 - $lefties,
+            default => 0.5,
+        };
+
+        return ($this->perRep[Side::Left->value] ??= BlockTouches::perRep($this->drill, Side::Left))->times($leftShare * $reps)
+            ->plus(($this->perRep[Side::Right->value] ??= BlockTouches::perRep($this->drill, Side::Right))->times((1.0 - $leftShare) * $reps));
+    }
+
+    /** @param  list<string>  $working */
+    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = []): Segment
+    {
+        $this->number++;
+
+        return new Segment("{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, $endsByClock, $side, $set, $turn, $working);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Exception\InvalidPlan;
+
+/** Everything beside the running order that an evaluation needs. */
+final readonly class PlanContext
+{
+    public const MOST_PLAYERS = 40;
+
+    /**
+     * @param  non-empty-list<PlanPlayer>  $players  those coming, in list order
+     * @param  list<string>  $knownDrills  slugs done in the squad's last three sessions
+     */
+    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules)
+    {
+    }
+
+    /**
+     * @param  list<PlanPlayer>  $players
+     * @param  list<string>  $knownDrills
+     *
+     * @throws InvalidPlan If nobody is coming, or more than 40 are.
+     */
+    public static function of(array $players, array $knownDrills, ClockRules $rules): self
+    {
+        if ($players === []) {
+            throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
+        }
+        if (count($players) > self::MOST_PLAYERS) {
+            throw InvalidPlan::because('plan.too-many', sprintf('%d players are ticked. One small-group session takes at most %d: split the group.', count($players), self::MOST_PLAYERS));
+        }
+
+        return new self($players, $knownDrills, $rules);
+    }
+}

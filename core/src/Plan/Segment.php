@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+/**
+ * One stretch of a session, drawn on the ribbon and counted down in the run.
+ *
+ * `endsByClock` is false where people decide (set-up, explaining) or the work does (reps, quota, race); the seconds
+ * are then what it is expected to take.
+ */
+final readonly class Segment
+{
+    /**
+     * @param  string|null  $side  R, L, alternating, both, strong or weaker, for work
+     * @param  int|null  $set  1, 2 … within the side
+     * @param  int|null  $turn  1, 2 … within the block
+     * @param  list<string>  $working  ids of the players at work
+     * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches
+     */
+    public function __construct(
+        public string $id,
+        public string $blockId,
+        public SegmentKind $kind,
+        public float $seconds,
+        public bool $endsByClock,
+        public ?string $side = null,
+        public ?int $set = null,
+        public ?int $turn = null,
+        public array $working = [],
+        public float $leftTouches = 0.0,
+        public float $rightTouches = 0.0,
+    ) {
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Record;
+
+use FleetSparrow\Core\Exception\InvalidRecord;
+
+/** A number that a mark of its kind can have, in whole steps of that kind. */
+final readonly class MarkValue
+{
+    private function __construct(public MarkKind $kind, public float $value)
+    {
+    }
+
+    /**
+     * Times are rounded half up to tenths of a second; counts must be whole.
+     *
+     * @throws InvalidRecord If the number is outside what the kind can mean, or a count is not whole.
+     */
+    public static function of(MarkKind $kind, float $value): self
+    {
+        if (! is_finite($value) || $value < $kind->least() || $value > $kind->most()) {
+            throw InvalidRecord::because('mark.range', sprintf('%s must be between %g and %g.', self::subject($kind), $kind->least(), $kind->most()));
+        }
+        if ($kind->step() === 1.0 && floor($value) !== $value) {
+            throw InvalidRecord::because('mark.whole', self::subject($kind).' must be a whole number.');
+        }
+
+        return new self($kind, round($value, 1));
+    }
+
+    private static function subject(MarkKind $kind): string
+    {
+        return match ($kind) {
+            MarkKind::TimeForWork => 'Seconds',
+            MarkKind::TriesForQuota => 'Tries',
+            MarkKind::TouchesOnPath => 'Touches',
+            default => 'The count',
+        };
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Record;
+
+use FleetSparrow\Core\Shared\CalendarDate;
+
+/** One day on a record line: the best valid try for records, the median of the valid tries for trends. */
+final readonly class SessionValue
+{
+    public function __construct(public CalendarDate $on, public float $best, public float $median, public int $tries)
+    {
+    }
+}

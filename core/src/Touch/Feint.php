@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Touch;
+
+use FleetSparrow\Core\Shared\Foot;
+
+/** A movement over or beside the ball that does not touch it. */
+final readonly class Feint implements Item
+{
+    public function __construct(public FootMark $foot, public string $name)
+    {
+    }
+
+    public function text(): string
+    {
+        return $this->foot->value.'~'.$this->name;
+    }
+
+    public function mirrored(): self
+    {
+        return new self($this->foot->mirrored(), $this->name);
+    }
+
+    public function resolved(Foot $leading): self
+    {
+        return new self($this->foot->resolved($leading), $this->name);
+    }
+}

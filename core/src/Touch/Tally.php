@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Touch;
+
+/**
+ * How often each kind of contact happens, and how often the player feints and turns.
+ *
+ * Counts may be fractions once a dose has been estimated. Sides are real feet, unknown, or none
+ * (chest and head); a script must be resolved for a leading foot before its sides mean anything.
+ *
+ * Example: `Tally::of(Script::fromText('(a.in b.in)x3'))->contacts()` is `6.0`.
+ */
+final readonly class Tally
+{
+    /**
+     * @param  array<string, float>  $byKind  key "foot surface g|a purpose", as `R in g first`
+     */
+    private function __construct(
+        public array $byKind,
+        public float $feints,
+        public float $turns,
+        public float $degreesTurned,
+    ) {
+    }
+
+    public static function zero(): self
+    {
+        return new self([], 0.0, 0.0, 0.0);
+    }
+
+    /**
+     * One repetition.
+     *
+     * A range counts at its lower end and an open group counts `$openTimes` times (1 unless path or clock says more).
+     */
+    public static function of(Script $script, int $openTimes = 1): self
+    {
+        $sum = self::zero();
+        foreach ($script->items as $item) {
+            $sum = $sum->plus(self::ofItem($item, $openTimes));
+        }
+
+        return $sum;
+    }
+
+    public function plus(self $other): self
+    {
+        $byKind = $this->byKind;
+        foreach ($other->byKind as $kind => $count) {
+            $byKind[$kind] = ($byKind[$kind] ?? 0.0) + $count;
+        }
+
+        return new self($byKind, $this->feints + $other->feints, $this->turns + $other->turns, $this->degreesTurned + $other->degreesTurned);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self(
+            array_map(static fn (float $count): float => $count * $factor, $this->byKind),
+            $this->feints * $factor,
+            $this->turns * $factor,
+            $this->degreesTurned * $factor,
+        );
+    }
+
+    public function contacts(): float
+    {
+        return array_sum($this->byKind);
+    }
+
+    public function contactsOf(FootMark $foot): float
+    {
+        return $this->sum(static fn (string $side): bool => $side === $foot->value);
+    }
+
+    public function contactsInAir(): float
+    {
+        return $this->sum(static fn (string $side, string $surface, string $air): bool => $air === 'a');
+    }
+
+    public function contactsFor(Purpose $purpose): float
+    {
+        return $this->sum(static fn (string $side, string $surface, string $air, string $for): bool => $for === $purpose->value);
+    }
+
+    /**
+     * Contacts by side and surface, in the order of the enums.
+     *
+     * @return array<string, array<string, float>> side → surface → contacts
+     */
+    public function bySideAndSurface(): array
+    {
+        $found = [];
+        foreach ($this->byKind as $kind => $count) {
+            [$side, $surface] = explode(' ', $kind);
+            $found[$side][$surface] = ($found[$side][$surface] ?? 0.0) + $count;
+        }
+        $table = [];
+        foreach (FootMark::cases() as $foot) {
+            foreach (isset($found[$foot->value]) ? Surface::cases() : [] as $surface) {
+                if (($found[$foot->value][$surface->value] ?? 0.0) > 0.0) {
+                    $table[$foot->value][$surface->value] = $found[$foot->value][$surface->value];
+                }
+            }
+        }
+
+        return $table;
+    }
+
+    /** @param  callable(string, string, string, string): bool  $matches */
+    private function sum(callable $matches): float
+    {
+        $sum = 0.0;
+        foreach ($this->byKind as $kind => $count) {
+            [$side, $surface, $air, $purpose] = explode(' ', $kind);
+            $sum += $matches($side, $surface, $air, $purpose) ? $count : 0.0;
+        }
+
+        return $sum;
+    }
+
+    private static function ofItem(Item $item, int $openTimes): self
+    {
+        return match (true) {
+            $item instanceof Contact => new self([self::kind($item) => 1.0], 0.0, 0.0, 0.0),
+            $item instanceof Feint => new self([], 1.0, 0.0, 0.0),
+            $item instanceof Turn => new self([], 0.0, 1.0, (float) $item->degrees),
+            $item instanceof Group => self::of(Script::of($item->items), $openTimes)->times($item->isOpen() ? $openTimes : $item->least),
+            default => self::zero(),
+        };
+    }
+
+    private static function kind(Contact $contact): string
+    {
+        return implode(' ', [$contact->foot->value, $contact->surface->value, $contact->inAir ? 'a' : 'g', $contact->purpose->value ?? 'none']);
+    }
+}

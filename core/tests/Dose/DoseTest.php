@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Dose;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\QuotaDose;
+use FleetSparrow\Core\Dose\RaceDose;
+use FleetSparrow\Core\Dose\RepsDose;
+use FleetSparrow\Core\Dose\TimedDose;
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Shared\StrongFoot;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DoseTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_timed_is_exact_with_no_rest_after_the_last_set(): void
+    {
+        // 2 sides × 3 sets × 30 s and five rests of 15 s between them: 180 + 75.
+        $time = TimedDose::of(30.0, 3, 15.0, DoseSides::Each)->turnTime([self::pace()]);
+
+        self::assertSame([255.0, 0.0], [$time->meanSeconds, $time->variance]);
+    }
+
+    public function test_reps_follow_the_rule(): void
+    {
+        // sides·sets·n·s + (sides·sets − 1)·rest = 2·2·10·3 + 3·20 = 180, give or take a quarter of the 120 s of work.
+        $time = RepsDose::of(10, 2, 20.0, DoseSides::Each)->turnTime([self::pace(3.0)]);
+
+        self::assertSame([180.0, 900.0], [$time->meanSeconds, $time->variance]);
+        // "10 in total" with the feet taking turns is half of "10 each side": 2·10·3 + 20 = 80.
+        self::assertSame(80.0, RepsDose::of(10, 2, 20.0, DoseSides::Alternating)->turnTime([self::pace(3.0)])->meanSeconds);
+    }
+
+    public function test_quota_without_marks_rests_on_the_drills_chance(): void
+    {
+        // Beta(6, 4): E[misses] = n·β ÷ (α − 1) = 10·4 ÷ 5 = 8, so 40 + 8·10 s. (Johnson, Kemp and Kotz, 6.2.2.)
+        $time = QuotaDose::of(10, 0.0, DoseSides::Right)->turnTime([self::pace(4.0, 0.6, 6.0)]);
+
+        self::assertEqualsWithDelta(120.0, $time->meanSeconds, 0.05);
+    }
+
+    public function test_many_marks_bring_the_quota_to_the_plain_negative_binomial(): void
+    {
+        // p 0.6 all but known: 40 + 10·(10·0.4 ÷ 0.6) = 106.67 s for one, 155.7 s for the slowest of seven (rules).
+        $sure = self::pace(4.0, 0.6, 6.0)->withTries(600_000, 400_000);
+        $dose = QuotaDose::of(10, 0.0, DoseSides::Right);
+
+        self::assertEqualsWithDelta(106.67, $dose->turnTime([$sure])->meanSeconds, 0.05);
+        self::assertEqualsWithDelta(155.7, $dose->turnTime(array_fill(0, 7, $sure))->meanSeconds, 0.05);
+    }
+
+    public function test_a_player_with_nought_of_three_has_a_finite_time(): void
+    {
+        $mean = QuotaDose::of(10, 0.0, DoseSides::Right)->turnTime([self::pace(4.0, 0.6, 6.0)->withTries(0, 3)])->meanSeconds;
+
+        // Beta(6, 7): 10·7 ÷ 5 = 14 misses, 40 + 140 s; the tail beyond 3,000 misses is left out.
+        self::assertEqualsWithDelta(180.0, $mean, 0.2);
+    }
+
+    public function test_race_ends_each_go_with_the_slowest(): void
+    {
+        $dose = RaceDose::of(1, 3, 25.0, DoseSides::Right);
+
+        // Alone: three goes of 10 s and two rests of 25 s.
+        self::assertEqualsWithDelta(80.0, $dose->turnTime([self::pace(10.0)])->meanSeconds, 0.01);
+        // Seven side by side: 13.699 s a go (R, see StatisticsTest).
+        self::assertEqualsWithDelta(3 * 13.699 + 50, $dose->turnTime(array_fill(0, 7, self::pace(10.0)))->meanSeconds, 0.01);
+    }
+
+    public function test_one_more_worker_never_makes_a_turn_shorter(): void
+    {
+        $this->forAll(Generators::choose(1, 14), Generators::choose(5, 95), Generators::choose(1, 20))->then(function (int $workers, int $percent, int $good): void {
+            $pace = self::pace(4.0, $percent / 100, 6.0);
+            foreach ([QuotaDose::of($good, 10.0, DoseSides::Each), RaceDose::of($good, 2, 10.0, DoseSides::Each)] as $dose) {
+                $fewer = $dose->turnTime(array_fill(0, $workers, $pace))->meanSeconds;
+                $more = $dose->turnTime(array_fill(0, $workers + 1, $pace))->meanSeconds;
+                self::assertTrue(is_finite($more) && $more >= $fewer - 1e-6);
+            }
+        });
+    }
+
+    public function test_a_better_chance_never_takes_longer(): void
+    {
+        $this->forAll(Generators::choose(5, 99), Generators::choose(1, 30))->then(function (int $percent, int $good): void {
+            $dose = QuotaDose::of($good, 0.0, DoseSides::Right);
+            $worse = $dose->turnTime([self::pace(4.0, $percent / 100, 6.0)])->meanSeconds;
+            $better = $dose->turnTime([self::pace(4.0, ($percent + 1) / 100, 6.0)])->meanSeconds;
+            self::assertLessThanOrEqual($worse + 1e-6, $better);
+        });
+    }
+
+    public function test_sides_name_feet_for_each_player(): void
+    {
+        self::assertSame([Side::Right, Side::Left], DoseSides::Each->sidesFor(StrongFoot::Left));
+        self::assertSame([Side::Left], DoseSides::Weaker->sidesFor(StrongFoot::Right));
+        self::assertSame([Side::Right], DoseSides::Weaker->sidesFor(StrongFoot::Left));
+        self::assertSame([Side::Left], DoseSides::Strong->sidesFor(StrongFoot::Left));
+        self::assertSame([Side::Alternating], DoseSides::Alternating->sidesFor(StrongFoot::Both));
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function impossible(): array
+    {
+        $timed = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 15, 'sides' => 'each'];
+
+        return [
+            'negative work' => [['workSeconds' => -30] + $timed, 'dose.workSeconds'],
+            'work just too short' => [['workSeconds' => 4.9] + $timed, 'dose.workSeconds'],
+            'an hour of work' => [['workSeconds' => 3600] + $timed, 'dose.workSeconds'],
+            'endless work' => [['workSeconds' => INF] + $timed, 'dose.workSeconds'],
+            'work in words' => [['workSeconds' => 'thirty'] + $timed, 'dose.workSeconds'],
+            'no sets' => [['sets' => 0] + $timed, 'dose.sets'],
+            '21 sets' => [['sets' => 21] + $timed, 'dose.sets'],
+            'half a set' => [['sets' => 1.5] + $timed, 'dose.sets'],
+            'negative rest' => [['restSeconds' => -1] + $timed, 'dose.restSeconds'],
+            'no feet' => [['sides' => ''] + $timed, 'dose.sides'],
+            'three feet' => [['sides' => 'three'] + $timed, 'dose.sides'],
+            'another kind' => [['kind' => 'until tired'] + $timed, 'dose.kind'],
+            'nothing' => [[], 'dose.kind'],
+            '501 reps' => [['kind' => 'reps', 'reps' => 501, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each'], 'dose.reps'],
+            'no good ones' => [['kind' => 'quota', 'good' => 0, 'restSeconds' => 0, 'sides' => 'each'], 'dose.good'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    #[DataProvider('impossible')]
+    public function test_refuses_what_cannot_be_carried_out_and_names_the_field(array $fields, string $reason): void
+    {
+        try {
+            DoseFactory::fromFields($fields);
+            self::fail('The dose was taken.');
+        } catch (InvalidDose $refusal) {
+            self::assertSame($reason, $refusal->reason());
+        }
+    }
+
+    public function test_limits_themselves_are_doses(): void
+    {
+        foreach ([5, 1800] as $seconds) {
+            self::assertSame((float) $seconds, DoseFactory::fromFields(['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 20, 'restSeconds' => 600, 'sides' => 'each'])->clockedSetSeconds());
+        }
+    }
+
+    public function test_fields_build_the_same_dose_again(): void
+    {
+        foreach ([TimedDose::of(30.0, 2, 15.0, DoseSides::Each), RepsDose::of(10, 2, 0.0, DoseSides::Left), QuotaDose::of(10, 15.0, DoseSides::Each), RaceDose::of(1, 3, 25.0, DoseSides::Both)] as $dose) {
+            self::assertEquals($dose, DoseFactory::fromFields($dose->fields()));
+        }
+    }
+
+    private static function pace(float $seconds = 1.0, float $chance = 0.8, float $fetch = 5.0): Pace
+    {
+        return Pace::of($seconds, $chance, $fetch);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Drill;
+
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Tests\Drills;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class BookTest extends TestCase
+{
+    public function test_the_book_holds_at_least_fourteen_drills_across_six_families(): void
+    {
+        $families = array_count_values(array_map(fn (Drill $drill): string => $drill->family->value, self::book()));
+
+        self::assertGreaterThanOrEqual(14, array_sum($families));
+        foreach (['dribbling', 'turning', 'passing', 'first-touch', 'juggling', 'ball-mastery'] as $family) {
+            self::assertArrayHasKey($family, $families);
+        }
+    }
+
+    public function test_no_two_drills_share_a_name_and_each_says_what_a_coach_needs(): void
+    {
+        $drills = self::book();
+        self::assertSame(count($drills), count(array_unique(array_map(fn (Drill $drill): string => mb_strtolower($drill->name), $drills))));
+        foreach ($drills as $drill) {
+            self::assertNotEmpty($drill->points, $drill->slug);
+            self::assertNotEmpty($drill->faults, $drill->slug);
+            self::assertNotEmpty($drill->cautions, $drill->slug);
+        }
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function faults(): array
+    {
+        return [
+            'no slug' => [['slug' => ''], 'slug'],
+            'slug with a line break' => [['slug' => "sole-taps\n"], 'slug'],
+            'no name' => [['name' => ' '], '"name"'],
+            'unknown family' => [['family' => 'tactics'], 'family'],
+            'script with a fault' => [['script' => 'a.elbow'], 'Column 3'],
+            'layout missing' => [['layout' => null], '"layout"'],
+            'a chance over one' => [['goodChance' => 1.1], '"goodChance"'],
+            'speed without a path' => [['metresPerSecond' => 2], 'path'],
+            'unknown measure' => [['scoring' => ['kind' => 'beauty'] + Drills::fields()['scoring']], 'kind of mark'],
+            'nobody works' => [['organisation' => ['workers' => 0, 'playerServers' => 0, 'service' => 'none']], '"workers"'],
+            'a fault without a fix' => [['faults' => [['fault' => 'Stamps']]], '"fix"'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('faults')]
+    public function test_a_faulty_drill_is_refused_with_the_field(array $change, string $named): void
+    {
+        $this->expectException(InvalidDrill::class);
+        $this->expectExceptionMessage($named);
+        DrillFactory::fromFields($change + Drills::fields());
+    }
+
+    /** @return list<Drill> */
+    private static function book(): array
+    {
+        $drills = [];
+        foreach (glob(__DIR__.'/../../../book/drills/*.json') ?: [] as $file) {
+            /** @var array{drills: list<array<string, mixed>>} $book */
+            $book = json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
+            $drills = [...$drills, ...array_map(DrillFactory::fromFields(...), $book['drills'])];
+        }
+
+        return $drills;
+    }
+}

@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Plan;
+
+use Eris\Generators;
+use Eris\TestTrait;
+use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\QuotaDose;
+use FleetSparrow\Core\Dose\RaceDose;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Dose\TimedDose;
+use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Plan\FinishTime;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Plan\PlanEvaluator;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Plan\SegmentKind;
+use FleetSparrow\Core\Plan\Waves;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Tests\Drills;
+use FleetSparrow\Core\Touch\FootMark;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+final class PlanTest extends TestCase
+{
+    use TestTrait;
+
+    public function test_turns_follow_the_rule(): void
+    {
+        // The rules' own example: 14 players, seven stations of one worker and one server are two turns, not four.
+        self::assertSame(2, Waves::count(14, 7, 1, 1));
+        self::assertSame(1, Waves::count(14, 14, 1, 0));
+        self::assertSame(5, Waves::count(13, 3, 1, 0));
+        self::assertSame(1, Waves::count(14, 7, 2, 0));
+        self::assertSame(4, Waves::count(14, 4, 1, 1));
+    }
+
+    public function test_everybody_works_exactly_once_and_never_beyond_the_stations(): void
+    {
+        $this->forAll(Generators::choose(1, 40), Generators::choose(1, 12), Generators::choose(1, 4), Generators::choose(0, 3))
+            ->then(function (int $players, int $stations, int $workers, int $servers): void {
+                $turns = Waves::of(self::players($players), $stations, $workers, $servers);
+                $worked = array_map(fn (PlanPlayer $player): string => $player->id, array_merge(...$turns));
+                sort($worked, SORT_NUMERIC);
+                self::assertSame(array_map(strval(...), range(1, $players)), $worked);
+                foreach ($turns as $turn) {
+                    self::assertLessThanOrEqual($stations * $workers, count($turn));
+                }
+                self::assertLessThanOrEqual(Waves::count($players, $stations, $workers, $servers), count($turns));
+            });
+    }
+
+    public function test_the_clock_of_one_block_worked_out_by_hand(): void
+    {
+        // Six players, boxes of their own (4 markers each), 2 × 30 s with 20 s rest, a number after each set.
+        $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, null);
+        $evaluation = self::evaluate([$block], 6)->blocks[0];
+
+        self::assertSame(['setUp' => 120.0, 'explain' => 60.0, 'work' => 80.0, 'changeOver' => 0.0, 'write' => 12.0], $evaluation->partSeconds);
+        self::assertSame(272.0, $evaluation->meanSeconds());
+        self::assertSame([6, 1, 24], [$evaluation->stations, $evaluation->turns, $evaluation->markers]);
+        // 30 s ÷ 0.9 s a pair × 2 sets, one touch of each foot in a pair.
+        self::assertEqualsWithDelta(66.667, $evaluation->touches['1']->contactsOf(FootMark::Left), 1e-3);
+        self::assertEqualsWithDelta(66.667, $evaluation->touches['1']->contactsOf(FootMark::Right), 1e-3);
+    }
+
+    public function test_writing_that_does_not_fit_into_the_rest_takes_extra_time(): void
+    {
+        $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 3, 20.0, DoseSides::Alternating), Tempo::Steady, null);
+
+        // 14 numbers take 28 s: 8 s over each of the two rests, and 28 s at the end.
+        self::assertSame(44.0, self::evaluate([$block], 14)->blocks[0]->partSeconds['write']);
+        // Ten numbers fit exactly.
+        self::assertSame(20.0, self::evaluate([$block], 10)->blocks[0]->partSeconds['write']);
+    }
+
+    public function test_the_same_layout_costs_no_set_up_and_water_leaves_it_standing(): void
+    {
+        $drill = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
+        $again = Block::ofDrill('b', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
+        $water = Block::ofMinutes('w', BlockKind::Water, 2.0);
+        $game = Block::ofMinutes('g', BlockKind::Game, 10.0);
+
+        self::assertSame(0.0, self::evaluate([$drill, $water, $again], 6)->blocks[2]->partSeconds['setUp']);
+        self::assertSame(120.0, self::evaluate([$drill, $game, $again], 6)->blocks[2]->partSeconds['setUp']);
+    }
+
+    public function test_a_known_drill_is_explained_faster(): void
+    {
+        $block = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
+        $known = PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), ['sole-taps'], new ClockRules));
+
+        self::assertSame(20.0, $known->blocks[0]->partSeconds['explain']);
+    }
+
+    public function test_too_few_stations_make_turns_waiting_and_a_warning(): void
+    {
+        $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, 3);
+        $evaluation = self::evaluate([$block], 6)->blocks[0];
+
+        self::assertSame(2, $evaluation->turns);
+        // Three wait while the others work 80 s and change over in 15.
+        self::assertSame(95.0, $evaluation->longestWaitSeconds);
+        self::assertSame(['Somebody waits 1:35 and works 1:20. Make it 4 stations.'], $evaluation->warnings);
+        self::assertSame(160.0, $evaluation->partSeconds['work']);
+        self::assertSame([], self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 6)], 6)->blocks[0]->warnings);
+    }
+
+    public function test_one_foot_only_touches_only_that_foot(): void
+    {
+        $weaker = Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 1, 0.0, DoseSides::Weaker), Tempo::Steady, null);
+        $touches = PlanEvaluator::evaluate([$weaker], PlanContext::of([new PlanPlayer('1', StrongFoot::Right), new PlanPlayer('2', StrongFoot::Left)], [], new ClockRules))->touches;
+
+        self::assertSame(0.0, $touches['1']->contactsOf(FootMark::Right));
+        self::assertEqualsWithDelta(37.5, $touches['1']->contactsOf(FootMark::Left), 1e-9);
+        self::assertSame(0.0, $touches['2']->contactsOf(FootMark::Left));
+    }
+
+    public function test_tempo_stretches_reps_and_thins_touches(): void
+    {
+        $at = fn (Tempo $tempo): float => self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, $tempo, null)], 1)->touches['1']->contacts();
+
+        self::assertEqualsWithDelta(1.6, $at(Tempo::Steady) / $at(Tempo::Learn), 1e-9);
+        self::assertEqualsWithDelta(0.8, $at(Tempo::Steady) / $at(Tempo::Match), 1e-9);
+    }
+
+    public function test_segments_lay_the_block_out_and_last_as_long_as_it(): void
+    {
+        $this->forAll(Generators::choose(1, 20), Generators::choose(1, 10), Generators::choose(1, 4), Generators::choose(0, 60), Generators::elements(DoseSides::cases()))
+            ->then(function (int $players, int $stations, int $sets, int $rest, DoseSides $sides): void {
+                foreach ([TimedDose::of(30.0, $sets, $rest, $sides), RaceDose::of(2, $sets, $rest, $sides), QuotaDose::of($sets, $rest, $sides)] as $dose) {
+                    $evaluation = self::evaluate([Block::ofDrill('a', Drills::soleTaps(), $dose, Tempo::Steady, $stations)], $players)->blocks[0];
+                    $seconds = array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $evaluation->segments));
+                    self::assertEqualsWithDelta($evaluation->meanSeconds(), $seconds, 1e-6);
+                    $ids = array_map(fn (Segment $segment): string => $segment->id, $evaluation->segments);
+                    self::assertSame($ids, array_unique($ids));
+                    foreach ($evaluation->segments as $segment) {
+                        self::assertGreaterThan(0.0, $segment->seconds);
+                        self::assertSame($segment->endsByClock, $segment->kind === SegmentKind::Rest || ($segment->kind === SegmentKind::Work && $dose->kind() === 'timed'));
+                    }
+                }
+            });
+    }
+
+    public function test_touches_on_the_segments_add_up_to_the_player(): void
+    {
+        $evaluation = self::evaluate([Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 3, 10.0, DoseSides::Each), Tempo::Steady, null)], 4)->blocks[0];
+        $left = array_sum(array_map(fn (Segment $segment): float => $segment->leftTouches, $evaluation->segments));
+
+        self::assertEqualsWithDelta($evaluation->touches['1']->contactsOf(FootMark::Left), $left, 1e-9);
+    }
+
+    public function test_own_tries_move_the_quota(): void
+    {
+        $block = Block::ofDrill('a', Drills::soleTaps(), QuotaDose::of(10, 0.0, DoseSides::Right), Tempo::Steady, null);
+        $mean = fn (int $made, int $missed): float => PlanEvaluator::evaluate(
+            [$block],
+            PlanContext::of([new PlanPlayer('1', StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])], [], new ClockRules),
+        )->blocks[0]->partSeconds['work'];
+
+        self::assertGreaterThan($mean(0, 0), $mean(5, 30));
+        self::assertLessThan($mean(0, 0), $mean(60, 1));
+    }
+
+    public function test_refuses_nobody_and_a_crowd(): void
+    {
+        self::assertCount(1, PlanContext::of(self::players(1), [], new ClockRules)->players);
+        self::assertCount(40, PlanContext::of(self::players(40), [], new ClockRules)->players);
+        foreach ([[0, 'plan.nobody'], [41, 'plan.too-many'], [200, 'plan.too-many']] as [$count, $reason]) {
+            try {
+                PlanContext::of($count === 0 ? [] : self::players($count), [], new ClockRules);
+                self::fail("{$count} players were taken.");
+            } catch (InvalidPlan $refusal) {
+                self::assertSame($reason, $refusal->reason());
+            }
+        }
+    }
+
+    public function test_refuses_blocks_that_cannot_be(): void
+    {
+        foreach ([fn () => Block::ofMinutes('a', BlockKind::Water, 0.4), fn () => Block::ofMinutes('a', BlockKind::Water, 61.0), fn () => Block::ofMinutes('a', BlockKind::Drill, 5.0), fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 0), fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 31)] as $make) {
+            try {
+                $make();
+                self::fail('The block was taken.');
+            } catch (InvalidPlan $refusal) {
+                self::assertStringStartsWith('block.', $refusal->reason());
+            }
+        }
+    }
+
+    public function test_an_empty_session_is_over_at_once(): void
+    {
+        $evaluation = self::evaluate([], 6);
+
+        self::assertSame(0.0, $evaluation->finish->secondsReachedBy(0.8));
+        self::assertSame(1.0, $evaluation->finish->chanceWithin(0.0));
+    }
+
+    public function test_without_skewness_the_finish_is_the_normal_one(): void
+    {
+        $finish = FinishTime::of(DurationEstimate::ofMoments(3600.0, 90_000.0, 0.0));
+
+        // R: qnorm(.8, 3600, 300) is 3852.486; pnorm(3900, 3600, 300) is 0.8413447
+        self::assertEqualsWithDelta(3852.486, $finish->secondsReachedBy(0.8), 1e-3);
+        self::assertEqualsWithDelta(0.8413447, $finish->chanceWithin(3900.0), 1e-7);
+    }
+
+    public function test_the_chance_undoes_the_quantile(): void
+    {
+        $this->forAll(Generators::choose(5, 95), Generators::choose(1, 60), Generators::choose(0, 12))->then(function (int $percent, int $deviation, int $skewTenths): void {
+            $finish = FinishTime::of(DurationEstimate::ofMoments(1000.0, $deviation ** 2, $skewTenths / 10 * $deviation ** 3));
+            self::assertEqualsWithDelta($percent / 100, $finish->chanceWithin($finish->secondsReachedBy($percent / 100)), 1e-6);
+        });
+    }
+
+    /** A simulation written apart from the model: draws every part of a session and counts how many end in time. */
+    public function test_eight_in_ten_simulated_sessions_end_by_the_eight_in_ten_time(): void
+    {
+        $quota = QuotaDose::of(10, 20.0, DoseSides::Each);
+        $race = RaceDose::of(4, 2, 20.0, DoseSides::Right);
+        $evaluation = self::evaluate([
+            Block::ofDrill('a', Drills::soleTaps(), $quota, Tempo::Steady, null),
+            Block::ofDrill('b', Drills::pullBack(), $race, Tempo::Steady, null),
+            Block::ofMinutes('w', BlockKind::Water, 3.0),
+        ], 6);
+        $random = new Randomizer(new Mt19937(20));
+        $uniform = fn (): float => $random->getInt(0, 2 ** 53 - 1) / 2 ** 53;
+        $normal = fn (): float => sqrt(-2 * log(1 - $uniform())) * cos(2 * M_PI * $uniform());
+        // A gamma of shape 16 has a coefficient of variation of a quarter: the sum of 16 exponentials.
+        $judged = function (float $mean) use ($uniform): float {
+            $sum = 0.0;
+            for ($i = 0; $i < 16; $i++) {
+                $sum -= log(1 - $uniform());
+            }
+
+            return $mean * $sum / 16;
+        };
+        $chance = function () use ($uniform): float {
+            // Beta(8, 2) by order statistics: the eighth smallest of nine uniforms.
+            $draws = array_map(fn (): float => $uniform(), range(1, 9));
+            sort($draws);
+
+            return $draws[7];
+        };
+        $ends = [];
+        $shareSigma = sqrt(log(1.01));
+        $paceSigma = sqrt(log(1.0625));
+        for ($session = 0; $session < 4000; $session++) {
+            $slow = 0.0;
+            foreach ([1, 2] as $side) {
+                $most = 0;
+                for ($player = 0; $player < 6; $player++) {
+                    $p = $chance();
+                    for ($good = 0, $misses = 0; $good < 10;) {
+                        $uniform() < $p ? $good++ : $misses++;
+                    }
+                    $most = max($most, $misses);
+                }
+                $slow += 10 * 0.9 + $most * (0.9 + 5.0);
+            }
+            foreach ([1, 2] as $go) {
+                $slow += max(array_map(fn (): float => 4 * 1.6 * exp($paceSigma * $normal() - $paceSigma ** 2 / 2), range(1, 6)));
+            }
+            // Six numbers, 12 s, fit into the 20 s rest of each block; 12 s more at the end of each.
+            $talk = $judged(120.0) + $judged(60.0) + $judged(60.0) + $judged(12.0) + $judged(12.0) + $judged(180.0);
+            $ends[] = $talk * exp($shareSigma * $normal() - $shareSigma ** 2 / 2) + $slow + 20.0 + 20.0;
+        }
+        $by = fn (float $seconds): float => count(array_filter($ends, fn (float $end): bool => $end <= $seconds)) / count($ends);
+
+        self::assertEqualsWithDelta(0.8, $by($evaluation->finish->secondsReachedBy(0.8)), 0.025);
+        self::assertEqualsWithDelta(0.5, $by($evaluation->finish->secondsReachedBy(0.5)), 0.025);
+        self::assertEqualsWithDelta(array_sum($ends) / count($ends), $evaluation->total->meanSeconds, 6.0);
+    }
+
+    /** @param  list<Block>  $blocks */
+    private static function evaluate(array $blocks, int $players): PlanEvaluation
+    {
+        return PlanEvaluator::evaluate($blocks, PlanContext::of(self::players($players), [], new ClockRules));
+    }
+
+    /** @return list<PlanPlayer> */
+    private static function players(int $count): array
+    {
+        return array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $count));
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Statistics;
+
+use FleetSparrow\Core\Exception\InvalidValue;
+use FleetSparrow\Core\Statistics\CountDistribution;
+use FleetSparrow\Core\Statistics\Median;
+use FleetSparrow\Core\Statistics\NormalDistribution;
+use FleetSparrow\Core\Statistics\SlowestWorker;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Reference values printed by R 4.2.2 with the call named beside each. */
+final class StatisticsTest extends TestCase
+{
+    public function test_normal_distribution_agrees_with_r(): void
+    {
+        // R: pnorm(c(-3, -1.5, 0.84, 1.96, 5))
+        foreach ([[-3.0, 0.00134989803163], [-1.5, 0.06680720126886], [0.84, 0.79954580673955], [1.96, 0.97500210485178], [5.0, 0.99999971334843]] as [$z, $p]) {
+            self::assertEqualsWithDelta($p, NormalDistribution::cdf($z), 1e-12);
+        }
+        // R: qnorm(c(0.001, 0.025, 0.2, 0.5, 0.8, 0.975, 0.9999))
+        foreach ([[0.001, -3.090232306168], [0.025, -1.959963984540], [0.2, -0.841621233573], [0.5, 0.0], [0.8, 0.841621233573], [0.975, 1.959963984540], [0.9999, 3.719016485456]] as [$p, $z]) {
+            self::assertEqualsWithDelta($z, NormalDistribution::quantile($p), 1e-9);
+        }
+    }
+
+    public function test_quantile_undoes_the_distribution(): void
+    {
+        for ($i = 1; $i < 1000; $i++) {
+            self::assertEqualsWithDelta($i / 1000, NormalDistribution::cdf(NormalDistribution::quantile($i / 1000)), 1e-12);
+        }
+    }
+
+    /** @return array<string, array{int, float, array<string, int>}> */
+    public static function quantiles(): array
+    {
+        return [
+            // R: qnbinom(c(.05, .25, .5, .8, .95, .99), 10, .6)
+            'ten good ones at 0.6' => [10, 0.6, ['0.05' => 2, '0.25' => 4, '0.5' => 6, '0.8' => 9, '0.95' => 13, '0.99' => 16]],
+            // R: qnbinom(c(.1, .5, .9), 3, .25)
+            'three good ones at 0.25' => [3, 0.25, ['0.1' => 2, '0.5' => 8, '0.9' => 17]],
+            'never a miss' => [5, 1.0, ['0.5' => 0, '0.99' => 0]],
+        ];
+    }
+
+    /** @param  array<string, int>  $expected */
+    #[DataProvider('quantiles')]
+    public function test_negative_binomial_quantiles_agree_with_r(int $good, float $chance, array $expected): void
+    {
+        $misses = CountDistribution::negativeBinomial($good, $chance);
+        foreach ($expected as $probability => $quantile) {
+            self::assertSame($quantile, $misses->quantile((float) $probability), "at {$probability}");
+        }
+    }
+
+    public function test_negative_binomial_probabilities_and_moments(): void
+    {
+        $misses = CountDistribution::negativeBinomial(10, 0.6);
+        // R: pnbinom(0:5, 10, .6)
+        foreach ([0.006046617600, 0.030233088000, 0.083443322880, 0.168579698688, 0.279256987238, 0.403215550415] as $k => $p) {
+            self::assertEqualsWithDelta($p, $misses->cumulative[$k], 1e-11);
+        }
+        [$mean, $variance, $third] = $misses->moments();
+        // n(1 − p)/p, n(1 − p)/p², n(1 − p)(2 − p)/p³: Johnson, Kemp and Kotz, Univariate Discrete Distributions, 5.3
+        self::assertEqualsWithDelta(6.6666667, $mean, 1e-6);
+        self::assertEqualsWithDelta(11.1111111, $variance, 1e-5);
+        self::assertEqualsWithDelta(25.9259259, $third, 1e-3);
+    }
+
+    public function test_beta_negative_binomial_agrees_with_integrating_in_r(): void
+    {
+        // R: integrate(function(x) dnbinom(k, 8, x) * dbeta(x, 6.5, 3.5), 0, 1), summed over k
+        $misses = CountDistribution::betaNegativeBinomial(8, 6.5, 3.5);
+        foreach ([0 => 0.0818356600674, 4 => 0.5750405788422, 9 => 0.8631502739154, 19 => 0.9807446815015, 30 => 0.9964332724915] as $k => $p) {
+            self::assertEqualsWithDelta($p, $misses->cumulative[$k], 1e-9);
+        }
+    }
+
+    public function test_beta_negative_binomial_of_a_sure_chance_is_the_plain_one(): void
+    {
+        $sure = CountDistribution::betaNegativeBinomial(10, 6e6, 4e6);
+        self::assertEqualsWithDelta(CountDistribution::negativeBinomial(10, 0.6)->mean(), $sure->mean(), 1e-3);
+    }
+
+    public function test_the_slowest_of_seven_takes_what_the_rules_say(): void
+    {
+        // Ten good ones, 4 s a try, 6 s to fetch: one worker 106.7 s, the slowest of seven 155.7 s.
+        // R: p <- pnbinom(0:400, 10, .6); 40 + 10 * sum(1 - p); 40 + 10 * sum(1 - p^7) gives 106.6667 and 155.7252
+        $one = CountDistribution::negativeBinomial(10, 0.6);
+        self::assertEqualsWithDelta(106.6667, 40 + 10 * $one->mean(), 1e-3);
+        self::assertEqualsWithDelta(155.7252, 40 + 10 * $one->largestOfSame(7)->mean(), 1e-3);
+        self::assertEqualsWithDelta(155.7252, 40 + 10 * CountDistribution::largestOf(array_fill(0, 7, $one))->mean(), 1e-3);
+    }
+
+    public function test_slowest_of_log_normal_workers_agrees_with_integrating_in_r(): void
+    {
+        // R: s <- sqrt(log(1 + .25^2)); m <- -s^2/2; integrate(function(x) 1 - plnorm(x, m, s)^w, 0, 10)
+        foreach ([1 => 1.0, 2 => 1.13821651429, 7 => 1.36988387817, 14 => 1.48977189083] as $workers => $mean) {
+            self::assertEqualsWithDelta($mean, SlowestWorker::moments($workers, 0.25)[0], 2e-4);
+        }
+        self::assertEqualsWithDelta(0.0625, SlowestWorker::moments(1, 0.25)[1], 5e-4);
+    }
+
+    public function test_a_hopeless_chance_still_has_a_finite_mean(): void
+    {
+        $mean = CountDistribution::betaNegativeBinomial(10, 0.5, 20.0)->mean();
+        self::assertTrue(is_finite($mean) && $mean > 0);
+    }
+
+    public function test_median_takes_the_middle_or_the_mean_of_the_two(): void
+    {
+        self::assertSame(3.0, Median::of([5.0, 1.0, 3.0]));
+        self::assertSame(2.0, Median::of([3.0, 1.0]));
+        self::assertSame(4.0, Median::of([4.0]));
+        $this->expectException(InvalidValue::class);
+        Median::of([]);
+    }
+}
