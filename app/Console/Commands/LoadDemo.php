@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\Club;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Console\Command;
+
+class LoadDemo extends Command
+{
+    protected $signature = 'sparrow:demo {--if-empty : Do nothing when there is a club already}';
+
+    protected $description = 'Load the made-up harbour-town squad and its nine weeks';
+
+    public function handle(DemoSeeder $seeder): int
+    {
+        if (Club::query()->exists()) {
+            $this->info('There is a club already; the demo was not loaded.');
+
+            return $this->option('if-empty') === true ? self::SUCCESS : self::FAILURE;
+        }
+        $seeder->run();
+        $this->info('The demo is loaded.');
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Plan\KeepPlan;
+use App\Http\Resources\SessionResource;
+use App\Models\TrainingSession;
+use App\Rules\WholeNumbers;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class AttendanceController extends Controller
+{
+    /** Who is coming; the whole staff may say so, at the pitch as well. */
+    public function update(Request $request, TrainingSession $session, KeepPlan $action): JsonResponse
+    {
+        Gate::authorize('view', $session->squad);
+        /** @var array{comingPlayerIds: list<int>} $data */
+        $data = $request->validate(['comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers]]);
+        $action->keepAttendance($session, array_map(intval(...), $data['comingPlayerIds']));
+
+        return new JsonResponse(['comingPlayerIds' => SessionResource::coming($session->load(['attendances', 'squad.players']))]);
+    }
+}

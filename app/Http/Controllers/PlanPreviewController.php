@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PlanRequest;
+use App\Http\Resources\EvaluationResource;
+use App\Models\Squad;
+use App\Queries\PlanEvaluationQuery;
+use Illuminate\Http\JsonResponse;
+
+class PlanPreviewController extends Controller
+{
+    public function __invoke(PlanRequest $request, Squad $squad, PlanEvaluationQuery $evaluations): JsonResponse
+    {
+        $draft = $request->draft();
+
+        return new JsonResponse(EvaluationResource::of($evaluations->evaluate($squad, $draft), $draft->slotMinutes));
+    }
+}

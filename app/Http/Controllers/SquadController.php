@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\LineResource;
+use App\Http\Resources\PlayerResource;
+use App\Models\RecordLine;
+use App\Models\Squad;
+use App\Queries\RecordQuery;
+use FleetSparrow\Core\Record\LineReading;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class SquadController extends Controller
+{
+    /** Everyone, and how each stands on each record line against their own past. */
+    public function show(Request $request, Squad $squad, RecordQuery $records): JsonResponse
+    {
+        Gate::authorize('view', $squad);
+        $players = $squad->players;
+        $readings = $records->readings(array_values(array_map(intval(...), $players->modelKeys())));
+        $lines = array_map(fn (RecordLine $line): array => LineResource::line($line, $squad->length_unit), array_values($records->lines()));
+        usort($lines, fn (array $a, array $b): int => [$a['drillName'], $a['window'], $a['side']] <=> [$b['drillName'], $b['window'], $b['side']]);
+
+        return new JsonResponse([
+            'id' => $squad->id,
+            'name' => $squad->name,
+            'ageGroup' => $squad->age_group,
+            'today' => $this->day($request)->today()->iso(),
+            'players' => $players->map(PlayerResource::of(...))->all(),
+            'lines' => $lines,
+            'standings' => (object) array_map(
+                fn (array $ofPlayer): object => (object) array_map(fn (LineReading $reading): array => LineResource::standing($reading, $squad->target_school), $ofPlayer),
+                $readings,
+            ),
+        ]);
+    }
+}

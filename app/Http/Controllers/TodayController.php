@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\EvaluationResource;
+use App\Http\Resources\SessionResource;
+use App\Models\Squad;
+use App\Models\TrainingSession;
+use App\Queries\PlanEvaluationQuery;
+use App\Queries\TodayQuery;
+use App\Support\PlanDraft;
+use FleetSparrow\Core\Exception\CoreException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class TodayController extends Controller
+{
+    public function __invoke(Request $request, Squad $squad, TodayQuery $query, PlanEvaluationQuery $evaluations): JsonResponse
+    {
+        Gate::authorize('view', $squad);
+        $day = $this->day($request);
+        $next = $query->next($squad)?->setRelation('squad', $squad);
+        $last = $query->last($squad);
+
+        return new JsonResponse([
+            'today' => $day->today()->iso(),
+            'next' => $next === null ? null : SessionResource::of($next, $day) + $this->evaluated($squad, $next, $evaluations),
+            'last' => $last === null ? null : SessionResource::summary($last, $day) + ['records' => $query->recordsSetOn($squad, $day->on($last->starts_at_utc))],
+            'stale' => $query->stale($squad, $day),
+            'upcoming' => $squad->trainingSessions()->whereNull('run_finished_at_utc')->where('starts_at_utc', '>=', now()->subHours(12))->orderBy('starts_at_utc')->limit(6)->get()
+                ->map(fn (TrainingSession $session): array => SessionResource::summary($session, $day))->all(),
+        ]);
+    }
+
+    /** @return array{evaluation: array<string, mixed>|null, problem: string|null} */
+    private function evaluated(Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
+    {
+        try {
+            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, SessionResource::coming($session)));
+
+            return ['evaluation' => EvaluationResource::of($evaluation, $session->slot_minutes), 'problem' => null];
+        } catch (CoreException $refusal) {
+            return ['evaluation' => null, 'problem' => $refusal->getMessage()];
+        }
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Plan\KeepPlan;
+use App\Http\Requests\PlanRequest;
+use App\Http\Resources\SessionResource;
+use App\Http\StaleVersion;
+use App\Models\Squad;
+use App\Models\TrainingSession;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class TrainingSessionController extends Controller
+{
+    public function show(Request $request, TrainingSession $session): JsonResponse
+    {
+        Gate::authorize('view', $session->squad);
+
+        return $this->answer($request, $session, 200);
+    }
+
+    public function store(PlanRequest $request, Squad $squad, KeepPlan $action): JsonResponse
+    {
+        $session = new TrainingSession(['squad_id' => $squad->id]);
+
+        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft()), 201);
+    }
+
+    public function update(PlanRequest $request, TrainingSession $session, KeepPlan $action): JsonResponse
+    {
+        $expected = trim((string) $request->headers->get('If-Match'), '"');
+        abort_if($expected === '', 428);
+        if ($expected !== (string) $session->version) {
+            throw new StaleVersion(SessionResource::of($session, $this->day($request)));
+        }
+
+        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft()), 200);
+    }
+
+    private function answer(Request $request, TrainingSession $session, int $status): JsonResponse
+    {
+        $session->load(['blocks.drillVersion', 'attendances', 'squad.players']);
+
+        return new JsonResponse(SessionResource::of($session, $this->day($request)), $status, ['ETag' => "\"{$session->version}\""]);
+    }
+
+    /** @return array<string, mixed> */
+    private function header(PlanRequest $request): array
+    {
+        return [
+            'title' => $request->string('title')->toString(),
+            'place' => $request->string('place')->toString(),
+            'starts_at_utc' => $this->day($request)->instant($request->string('startsAt')->toString()),
+            'slot_minutes' => $request->integer('slotMinutes'),
+        ];
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\DrillVersion;
+use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\Label;
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\Marker;
+use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Plan\BlockTouches;
+use FleetSparrow\Core\Shared\Foot;
+use FleetSparrow\Core\Shared\Length;
+use FleetSparrow\Core\Shared\LengthUnit;
+use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Touch\Contact;
+use FleetSparrow\Core\Touch\Group;
+use FleetSparrow\Core\Touch\Item;
+
+/** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
+final class DrillResource
+{
+    /** @return array<string, mixed> */
+    public static function of(DrillVersion $version, LengthUnit $unit): array
+    {
+        $drill = $version->drill();
+        $perRep = BlockTouches::perRep($drill, Side::Right);
+
+        return [
+            'versionId' => $version->id,
+            'slug' => $drill->slug,
+            'name' => $drill->name,
+            'family' => $drill->family->value,
+            'summary' => $drill->summary,
+            'script' => $drill->script->text(),
+            'contacts' => self::contacts($drill->script->resolved(Foot::Right)->items),
+            'contactsLeft' => self::contacts($drill->script->resolved(Foot::Left)->items),
+            'touchesPerRep' => round($perRep->contacts(), 1),
+            'secondsPerRep' => round($drill->secondsPerRep, 2),
+            'dose' => $drill->dose->fields(),
+            'scoring' => $drill->rule === null ? null : $drill->rule->fields() + ['unit' => $drill->rule->kind->unit(), 'better' => $drill->rule->kind->better()->value],
+            'organisation' => ['workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers, 'service' => $drill->organisation->service->value],
+            'points' => $drill->points,
+            'faults' => $drill->faults,
+            'cautions' => $drill->cautions,
+            'drawing' => self::drawing($drill->layout, $unit),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function drawing(Layout $layout, LengthUnit $unit): array
+    {
+        $path = $layout->ballPath();
+        $footprint = $layout->footprint();
+
+        return [
+            'kind' => $layout->kind(),
+            'markers' => array_map(fn (Marker $marker): array => self::point($marker->at) + ['shape' => $marker->shape->value, 'colour' => $marker->colour], $layout->markers()),
+            'path' => $path === null ? [] : array_map(self::point(...), $path->points),
+            'pathLength' => $path === null ? null : ['metres' => round($path->lengthMetres, 3), 'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit)],
+            'dimensions' => array_map(fn (DimensionLine $line): array => ['from' => self::point($line->from), 'to' => self::point($line->to), 'text' => self::text($line->length->in($unit), $unit)], $layout->dimensions()),
+            'labels' => array_map(fn (Label $label): array => self::point($label->at) + ['text' => $label->text], $layout->labels()),
+            'spaceText' => self::text(round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
+        ];
+    }
+
+    /** @return array{xMetres: float, yMetres: float} */
+    private static function point(Point $point): array
+    {
+        return ['xMetres' => round($point->xMetres, 3), 'yMetres' => round($point->yMetres, 3)];
+    }
+
+    private static function text(float $value, LengthUnit $unit): string
+    {
+        return rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.').' '.($unit === LengthUnit::Pace ? 'paces' : $unit->value);
+    }
+
+    /**
+     * The contacts of one rep, for drawing its stitches; a group is shown once.
+     *
+     * @param  list<Item>  $items
+     * @return list<array{foot: string, surface: string}>
+     */
+    private static function contacts(array $items): array
+    {
+        $contacts = [];
+        foreach ($items as $item) {
+            if ($item instanceof Contact) {
+                $contacts[] = ['foot' => $item->foot->value, 'surface' => $item->surface->value];
+            } elseif ($item instanceof Group) {
+                $contacts = [...$contacts, ...self::contacts($item->items)];
+            }
+        }
+
+        return $contacts;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use FleetSparrow\Core\Plan\BlockEvaluation;
+use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Tally;
+
+/** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
+final class EvaluationResource
+{
+    /** @return array<string, mixed> */
+    public static function of(PlanEvaluation $evaluation, int $slotMinutes): array
+    {
+        $blocks = [];
+        $start = 0.0;
+        foreach ($evaluation->blocks as $block) {
+            $blocks[] = self::block($block, $start);
+            $start += $block->meanSeconds();
+        }
+
+        return [
+            'meanSeconds' => round($evaluation->total->meanSeconds, 1),
+            'standardDeviationSeconds' => round($evaluation->total->standardDeviationSeconds(), 1),
+            'fiveInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.5)),
+            'eightInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.8)),
+            'chanceInSlot' => round($evaluation->finish->chanceWithin($slotMinutes * 60.0), 3),
+            'touches' => self::meanTouches($evaluation->touches),
+            'blocks' => $blocks,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function segment(Segment $segment): array
+    {
+        return [
+            'id' => $segment->id,
+            'blockId' => $segment->blockId,
+            'kind' => $segment->kind->value,
+            'seconds' => round($segment->seconds, 1),
+            'endsByClock' => $segment->endsByClock,
+            'side' => $segment->side,
+            'set' => $segment->set,
+            'turn' => $segment->turn,
+            'working' => array_map(intval(...), $segment->working),
+            'leftTouches' => round($segment->leftTouches, 1),
+            'rightTouches' => round($segment->rightTouches, 1),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function block(BlockEvaluation $block, float $start): array
+    {
+        return [
+            'id' => $block->blockId,
+            'startSeconds' => round($start),
+            'meanSeconds' => round($block->meanSeconds()),
+            'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
+            'stations' => $block->stations,
+            'turns' => $block->turns,
+            'markers' => $block->markers,
+            'longestWaitSeconds' => round($block->longestWaitSeconds),
+            'touches' => self::meanTouches($block->touches),
+            'segments' => array_map(self::segment(...), $block->segments),
+            'how' => $block->how,
+            'warnings' => $block->warnings,
+        ];
+    }
+
+    /**
+     * @param  array<array-key, Tally>  $byPlayer
+     * @return array{left: int, right: int, other: int, bySurface: array<string, array<string, int>>}
+     */
+    private static function meanTouches(array $byPlayer): array
+    {
+        $sum = array_reduce($byPlayer, fn (Tally $sum, Tally $one): Tally => $sum->plus($one), Tally::zero());
+        $mean = $sum->times($byPlayer === [] ? 0.0 : 1 / count($byPlayer));
+        $left = $mean->contactsOf(FootMark::Left);
+        $right = $mean->contactsOf(FootMark::Right);
+
+        return [
+            'left' => (int) round($left),
+            'right' => (int) round($right),
+            'other' => (int) round($mean->contacts() - $left - $right),
+            'bySurface' => array_map(fn (array $surfaces): array => array_map(fn (float $count): int => (int) round($count), $surfaces), $mean->bySideAndSurface()),
+        ];
+    }
+}

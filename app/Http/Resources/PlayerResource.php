@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Player;
+
+/** What a screen may know of a child: first name, bib, foot, year. */
+final class PlayerResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Player $player): array
+    {
+        return [
+            'id' => $player->id,
+            'name' => $player->name,
+            'bib' => $player->bib,
+            'strongFoot' => $player->strong_foot->value,
+            'birthYear' => $player->birth_year,
+        ];
+    }
+}

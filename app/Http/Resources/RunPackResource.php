@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Player;
+use App\Models\RecordLine;
+use App\Models\SessionBlock;
+use App\Queries\RunPack;
+use App\Support\ClubDay;
+use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Plan\SegmentKind;
+use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Shared\Side;
+
+/** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
+final class RunPackResource
+{
+    /** @return array<string, mixed> */
+    public static function of(RunPack $pack, ClubDay $day): array
+    {
+        $players = $pack->players->keyBy('id');
+        $segments = [];
+        foreach ($pack->evaluation->blocks as $block) {
+            foreach ($block->segments as $segment) {
+                $segments[] = EvaluationResource::segment($segment) + ['asks' => self::asks($segment, $pack->lineKeys, $players->all())];
+            }
+        }
+        $used = [];
+        foreach ($segments as $segment) {
+            foreach ($segment['asks'] as $ask) {
+                $used[$ask['lineKey']] = true;
+            }
+        }
+
+        return [
+            'session' => SessionResource::summary($pack->session, $day),
+            'players' => $pack->players->map(PlayerResource::of(...))->values()->all(),
+            'blocks' => $pack->session->blocks->map(fn (SessionBlock $block): array => self::block($block, $pack))->values()->all(),
+            'segments' => $segments,
+            'lines' => (object) array_map(fn (RecordLine $line): array => LineResource::line($line, $pack->session->squad->length_unit), array_intersect_key($pack->lines, $used)),
+            'standings' => (object) array_map(
+                fn (array $lines): object => (object) array_map(fn (LineReading $reading): array => LineResource::standing($reading, $pack->session->squad->target_school), array_intersect_key($lines, $used)),
+                $pack->readings,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function block(SessionBlock $block, RunPack $pack): array
+    {
+        $version = $block->drillVersion;
+
+        return [
+            'id' => $block->block_key,
+            'kind' => $block->kind->value,
+            'title' => $block->title,
+            'drill' => $version === null ? null : DrillResource::of($version, $pack->session->squad->length_unit),
+        ];
+    }
+
+    /**
+     * @param  array<string, array<string, string>>  $lineKeys
+     * @param  array<int, Player>  $players
+     * @return list<array{playerId: int, lineKey: string}>
+     */
+    private static function asks(Segment $segment, array $lineKeys, array $players): array
+    {
+        $keys = $lineKeys[$segment->blockId] ?? [];
+        if ($segment->kind !== SegmentKind::Work || $keys === []) {
+            return [];
+        }
+        $asks = [];
+        foreach ($segment->working as $playerId) {
+            $strong = $players[(int) $playerId]->strong_foot->foot();
+            $side = match ($segment->side) {
+                'strong' => Side::ofFoot($strong)->value,
+                'weaker' => Side::ofFoot($strong->other())->value,
+                default => $segment->side,
+            };
+            $asks[] = ['playerId' => (int) $playerId, 'lineKey' => $keys[$side ?? 'both']];
+        }
+
+        return $asks;
+    }
+}

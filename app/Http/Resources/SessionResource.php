@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Attendance;
+use App\Models\Player;
+use App\Models\TrainingSession;
+use App\Support\ClubDay;
+use App\Support\PlanDraft;
+
+/** A session as the plan view edits it. */
+final class SessionResource
+{
+    /** @return array<string, mixed> */
+    public static function summary(TrainingSession $session, ClubDay $day): array
+    {
+        return [
+            'id' => $session->id,
+            'squadId' => $session->squad_id,
+            'title' => $session->title,
+            'place' => $session->place,
+            'startsAt' => $day->local($session->starts_at_utc),
+            'slotMinutes' => $session->slot_minutes,
+            'version' => $session->version,
+            'isRun' => $session->run_finished_at_utc !== null,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(TrainingSession $session, ClubDay $day): array
+    {
+        $coming = self::coming($session);
+
+        return self::summary($session, $day) + [
+            'blocks' => PlanDraft::ofSession($session, $coming)->blocks,
+            'comingPlayerIds' => $coming,
+            'players' => $session->squad->players->map(PlayerResource::of(...))->values()->all(),
+        ];
+    }
+
+    /** @return list<int> no answer yet counts as coming */
+    public static function coming(TrainingSession $session): array
+    {
+        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
+
+        return array_values($session->squad->players->reject(fn (Player $player): bool => in_array($player->id, $missing, true))
+            ->map(fn (Player $player): int => $player->id)->all());
+    }
+}

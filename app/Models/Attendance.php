@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToClub;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Whether a player is coming to a session; no row means yes.
+ *
+ * @property int $player_id
+ * @property bool $coming
+ */
+class Attendance extends Model
+{
+    use BelongsToClub;
+
+    protected $fillable = ['training_session_id', 'player_id', 'coming'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['coming' => 'boolean'];
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToClub;
+use FleetSparrow\Core\Shared\StrongFoot;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property int $id
+ * @property int $squad_id
+ * @property string $name
+ * @property int|null $bib
+ * @property StrongFoot $strong_foot
+ * @property int|null $birth_year
+ * @property Squad $squad
+ */
+class Player extends Model
+{
+    use BelongsToClub;
+
+    protected $fillable = ['squad_id', 'name', 'bib', 'strong_foot', 'birth_year'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['strong_foot' => StrongFoot::class, 'bib' => 'integer', 'birth_year' => 'integer'];
+    }
+
+    /** @return BelongsTo<Squad, $this> */
+    public function squad(): BelongsTo
+    {
+        return $this->belongsTo(Squad::class);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToClub;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Plan\BlockKind;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property int $id
+ * @property string $block_key
+ * @property int $position
+ * @property BlockKind $kind
+ * @property string $title
+ * @property string|null $minutes
+ * @property int|null $drill_version_id
+ * @property array<string, int|float|string>|null $dose
+ * @property Tempo|null $tempo
+ * @property int|null $stations
+ * @property DrillVersion|null $drillVersion
+ */
+class SessionBlock extends Model
+{
+    use BelongsToClub;
+
+    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array'];
+    }
+
+    /** @return BelongsTo<DrillVersion, $this> */
+    public function drillVersion(): BelongsTo
+    {
+        return $this->belongsTo(DrillVersion::class);
+    }
+}

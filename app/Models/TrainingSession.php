@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\BelongsToClub;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property int $squad_id
+ * @property string $title
+ * @property string $place
+ * @property CarbonImmutable $starts_at_utc
+ * @property int $slot_minutes
+ * @property int $version
+ * @property CarbonImmutable|null $run_started_at_utc
+ * @property CarbonImmutable|null $run_finished_at_utc
+ * @property Squad $squad
+ * @property \Illuminate\Database\Eloquent\Collection<int, SessionBlock> $blocks
+ * @property \Illuminate\Database\Eloquent\Collection<int, Attendance> $attendances
+ */
+class TrainingSession extends Model
+{
+    use BelongsToClub;
+
+    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'run_started_at_utc', 'run_finished_at_utc'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'starts_at_utc' => 'immutable_datetime',
+            'run_started_at_utc' => 'immutable_datetime',
+            'run_finished_at_utc' => 'immutable_datetime',
+        ];
+    }
+
+    /** @return BelongsTo<Squad, $this> */
+    public function squad(): BelongsTo
+    {
+        return $this->belongsTo(Squad::class);
+    }
+
+    /** @return HasMany<SessionBlock, $this> */
+    public function blocks(): HasMany
+    {
+        return $this->hasMany(SessionBlock::class)->orderBy('position');
+    }
+
+    /** @return HasMany<Attendance, $this> */
+    public function attendances(): HasMany
+    {
+        return $this->hasMany(Attendance::class);
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Attendance;
+use App\Models\RecordLine;
+use App\Models\TrainingSession;
+use App\Support\PlanDraft;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Shared\Side;
+
+final class RunPackQuery
+{
+    public function __construct(private readonly PlanEvaluationQuery $evaluations, private readonly RecordQuery $records)
+    {
+    }
+
+    /** @throws \FleetSparrow\Core\Exception\CoreException If the session cannot be evaluated, as when nobody is coming. */
+    public function of(TrainingSession $session): RunPack
+    {
+        $session->load(['blocks.drillVersion', 'attendances', 'squad.players']);
+        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
+        $players = $session->squad->players->whereNotIn('id', $missing)->values();
+        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
+        $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds));
+        $lineKeys = $this->lineKeys($session);
+        $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));
+        $readings = array_map(
+            fn (array $lines): array => array_intersect_key($lines, array_flip($wanted)),
+            $this->records->readings($playerIds),
+        );
+
+        return new RunPack($session, $evaluation, $players, $lineKeys, RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all(), $readings);
+    }
+
+    /** @return array<string, array<string, string>> block id → side → line key */
+    private function lineKeys(TrainingSession $session): array
+    {
+        $keys = [];
+        foreach ($session->blocks as $block) {
+            $drill = $block->drillVersion?->drill();
+            if ($drill?->rule === null) {
+                continue;
+            }
+            $dose = $block->dose === null ? $drill->dose : DoseFactory::fromFields($block->dose);
+            foreach (Side::cases() as $side) {
+                $keys[$block->block_key][$side->value] = (string) $drill->recordLine($dose, $side)?->value;
+            }
+        }
+
+        return $keys;
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Squad;
+use App\Models\TrainingSession;
+use App\Support\ClubDay;
+use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Shared\CalendarDate;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
+
+/** What a coach wants to know before leaving for the pitch. */
+final class TodayQuery
+{
+    public function __construct(private readonly RecordQuery $records)
+    {
+    }
+
+    public function next(Squad $squad): ?TrainingSession
+    {
+        return $squad->trainingSessions()->whereNull('run_finished_at_utc')->where('starts_at_utc', '>=', now()->subHours(12))
+            ->orderBy('starts_at_utc')->with(['blocks.drillVersion', 'attendances'])->first();
+    }
+
+    public function last(Squad $squad): ?TrainingSession
+    {
+        return $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->orderByDesc('starts_at_utc')->first();
+    }
+
+    /**
+     * Families that have been worked on before and not for a while, longest first.
+     *
+     * @return list<array{family: string, lastOn: string, days: int}>
+     */
+    public function stale(Squad $squad, ClubDay $day): array
+    {
+        $rows = DB::table('session_blocks')
+            ->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
+            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+            ->where('training_sessions.squad_id', $squad->id)->whereNotNull('training_sessions.run_finished_at_utc')
+            ->groupBy('drill_versions.family')
+            ->selectRaw('drill_versions.family, max(training_sessions.starts_at_utc) as last_at')->get();
+        $stale = [];
+        foreach ($rows as $row) {
+            $lastOn = $day->on(CarbonImmutable::parse((string) $row->last_at, 'UTC'));
+            $days = $lastOn->daysUntil($day->today());
+            if ($days > Config::integer('training.stale_after_days')) {
+                $stale[] = ['family' => Family::from((string) $row->family)->value, 'lastOn' => $lastOn->iso(), 'days' => $days];
+            }
+        }
+        usort($stale, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
+
+        return $stale;
+    }
+
+    /**
+     * Records set on a day: the first mark of a line is a start, not a record.
+     *
+     * @return list<array{playerId: int, playerName: string, drillName: string, side: string, value: float, unit: string}>
+     */
+    public function recordsSetOn(Squad $squad, CalendarDate $date): array
+    {
+        $players = $squad->players->keyBy('id');
+        $set = [];
+        foreach ($this->records->readings(array_values(array_map(intval(...), $players->keys()->all()))) as $playerId => $lines) {
+            foreach ($lines as $key => $reading) {
+                $record = $reading->recordDay();
+                if ($record === null || count($reading->days) < 2 || $record->on->compareTo($date) !== 0) {
+                    continue;
+                }
+                $line = $this->records->lines()[$key];
+                $set[] = ['playerId' => $playerId, 'playerName' => $players[$playerId]->name, 'drillName' => $line->drill_name, 'side' => $line->side->value, 'value' => $record->best, 'unit' => $line->kind->unit()];
+            }
+        }
+
+        return $set;
+    }
+}

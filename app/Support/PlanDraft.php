@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\DrillVersion;
+use App\Models\SessionBlock;
+use App\Models\TrainingSession;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Validation\ValidationException;
+
+/** A running order in hand, whether from the client or from the database. */
+final readonly class PlanDraft
+{
+    /**
+     * @param  list<array<string, mixed>>  $blocks  as the client writes them
+     * @param  list<int>  $comingPlayerIds
+     */
+    public function __construct(public int $slotMinutes, public array $blocks, public array $comingPlayerIds)
+    {
+    }
+
+    /** @param  list<int>  $comingPlayerIds */
+    public static function ofSession(TrainingSession $session, array $comingPlayerIds): self
+    {
+        return new self($session->slot_minutes, array_values($session->blocks->map(self::fields(...))->all()), $comingPlayerIds);
+    }
+
+    /** @return list<int> */
+    public function drillVersionIds(): array
+    {
+        $ids = [];
+        foreach ($this->blocks as $block) {
+            if (is_numeric($block['drillVersionId'] ?? null)) {
+                $ids[] = (int) $block['drillVersionId'];
+            }
+        }
+
+        return array_values(array_unique($ids));
+    }
+
+    /**
+     * The core's blocks. What the core refuses becomes a message at the field, under `blocks.N.…`.
+     *
+     * @param  Collection<int, DrillVersion>  $versions  keyed by id
+     * @return list<Block>
+     *
+     * @throws ValidationException
+     */
+    public function coreBlocks(Collection $versions): array
+    {
+        $blocks = [];
+        $faults = [];
+        foreach ($this->blocks as $i => $fields) {
+            try {
+                $blocks[] = self::coreBlock($fields, $versions);
+            } catch (CoreException $fault) {
+                $field = str_starts_with($fault->reason(), 'block.') ? substr($fault->reason(), 6) : $fault->reason();
+                $faults["blocks.{$i}.{$field}"] = [$fault->getMessage()];
+            }
+        }
+
+        return $faults === [] ? $blocks : throw ValidationException::withMessages($faults);
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  Collection<int, DrillVersion>  $versions
+     */
+    private static function coreBlock(array $fields, Collection $versions): Block
+    {
+        $id = is_string($fields['id'] ?? null) ? $fields['id'] : '';
+        $kind = BlockKind::from(is_string($fields['kind'] ?? null) ? $fields['kind'] : '');
+        if ($kind !== BlockKind::Drill) {
+            return Block::ofMinutes($id, $kind, is_numeric($fields['minutes'] ?? null) ? (float) $fields['minutes'] : 0.0);
+        }
+        $versionId = $fields['drillVersionId'] ?? null;
+        $version = is_numeric($versionId) ? $versions->get((int) $versionId) : null;
+        if (! $version instanceof DrillVersion) {
+            throw InvalidPlan::because('block.drillVersionId', 'This drill is not in the book any more. Choose another.');
+        }
+        $dose = is_array($fields['dose'] ?? null) ? DoseFactory::fromFields($fields['dose']) : $version->drill()->dose;
+        $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;
+
+        return Block::ofDrill($id, $version->drill(), $dose, $tempo, is_numeric($fields['stations'] ?? null) ? (int) $fields['stations'] : null);
+    }
+
+    /** @return array<string, mixed> */
+    private static function fields(SessionBlock $block): array
+    {
+        return [
+            'id' => $block->block_key,
+            'kind' => $block->kind->value,
+            'title' => $block->title,
+            'minutes' => $block->minutes === null ? null : (float) $block->minutes,
+            'drillVersionId' => $block->drill_version_id,
+            'dose' => $block->dose,
+            'tempo' => $block->tempo?->value,
+            'stations' => $block->stations,
+        ];
+    }
+}

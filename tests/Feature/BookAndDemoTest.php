@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\DrillVersion;
+use App\Models\Mark;
+use App\Models\Player;
+use App\Models\Squad;
+use App\Queries\RecordQuery;
+use App\Support\ClubContext;
+use Illuminate\Foundation\Testing\RefreshDatabaseState;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+final class BookAndDemoTest extends FeatureTestCase
+{
+    protected function tearDown(): void
+    {
+        // The demo test makes the tables anew, which ends the transaction the next test would be rolled back to.
+        RefreshDatabaseState::$migrated = false;
+        parent::tearDown();
+    }
+
+    public function test_loading_the_book_again_changes_nothing(): void
+    {
+        $before = DrillVersion::query()->orderBy('id')->pluck('content_hash', 'id')->all();
+        self::assertSame(0, Artisan::call('sparrow:book'));
+        self::assertSame($before, DrillVersion::query()->where('is_current', true)->orderBy('id')->pluck('content_hash', 'id')->all());
+    }
+
+    public function test_a_drill_that_left_the_book_is_retired_and_kept(): void
+    {
+        $version = DrillVersion::query()->create(['slug' => 'old-one', 'family' => 'turning', 'name' => 'Old one', 'content_hash' => str_repeat('a', 64), 'content' => [], 'is_current' => true]);
+        Artisan::call('sparrow:book');
+        self::assertFalse($version->fresh()?->getAttribute('is_current'));
+    }
+
+    public function test_the_demo_is_the_same_every_time_and_tells_its_stories(): void
+    {
+        $first = $this->demo();
+        self::assertSame($first, $this->demo());
+        self::assertGreaterThan(1000, count($first));
+
+        $squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
+        self::assertSame(14, $squad->players()->count());
+        self::assertSame(18, $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->count());
+        self::assertSame(1, DB::table('training_sessions')->where('squad_id', '!=', $squad->id)->where('club_id', $squad->getAttribute('club_id'))->count());
+
+        // A strong left foot nobody noticed: Noor is written down as right-footed and turns better on the left.
+        $best = $this->bests('Noor', 'drag-back-turn');
+        self::assertGreaterThan($best['R'], $best['L']);
+        // A spacing that was changed in mid-season: two lines a foot for the zigzag.
+        $records = new RecordQuery;
+        $records->readings([$this->player('Noor')->id]);
+        self::assertCount(4, array_filter($records->lines(), fn ($line): bool => $line->drill_slug === 'zigzag-in-out'));
+    }
+
+    /** @return array<string, float> uuid → value */
+    private function demo(): array
+    {
+        Artisan::call('migrate:fresh', ['--force' => true]);
+        Artisan::call('sparrow:book');
+        self::assertSame(0, Artisan::call('sparrow:demo'));
+        $this->app->make(ClubContext::class)->actFor((int) DB::table('clubs')->value('id'));
+
+        return Mark::query()->orderBy('uuid')->pluck('value', 'uuid')->map(floatval(...))->all();
+    }
+
+    private function player(string $name): Player
+    {
+        return Player::query()->where('name', $name)->firstOrFail();
+    }
+
+    /** @return array<string, float> side → record */
+    private function bests(string $name, string $slug): array
+    {
+        $records = new RecordQuery;
+        $bests = [];
+        $id = $this->player($name)->id;
+        foreach ($records->readings([$id])[$id] as $key => $reading) {
+            if ($records->lines()[$key]->drill_slug === $slug) {
+                $bests[$records->lines()[$key]->side->value] = $reading->recordDay()->best ?? 0.0;
+            }
+        }
+
+        return $bests;
+    }
+}

@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Mark;
+use App\Support\ClubContext;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class MarksTest extends FeatureTestCase
+{
+    private int $sessionId;
+
+    private string $line;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->sessionId = $this->keptSession();
+        $this->line = $this->lineKey($this->sessionId, $this->players[0]->id);
+    }
+
+    public function test_a_number_entered_becomes_the_record_and_the_next_target(): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1, ['value' => 11]), $this->mark($this->sessionId, $this->line, 2, ['value' => 13, 'tryNumber' => 2])])
+            ->assertOk()->assertJsonPath('results.*.status', ['accepted', 'accepted']);
+
+        $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertOk()
+            ->assertJsonPath('lines.0.record', ['on' => '2026-03-12', 'value' => 13])
+            ->assertJsonPath('lines.0.days.0.median', 12)
+            ->assertJsonPath('lines.0.target', ['value' => 14, 'because' => 'own record 13, and one']);
+        $this->getJson("/api/v1/sessions/{$this->sessionId}/run")->assertOk()
+            ->assertJsonPath("standings.{$this->players[0]->id}.{$this->line}.target.value", 14);
+    }
+
+    public function test_a_batch_sent_three_times_is_kept_once(): void
+    {
+        $batch = [$this->mark($this->sessionId, $this->line, 1), $this->mark($this->sessionId, $this->line, 2, ['tryNumber' => 2])];
+        $this->send($batch)->assertJsonPath('results.*.status', ['accepted', 'accepted']);
+        $this->send($batch)->assertJsonPath('results.*.status', ['duplicate', 'duplicate']);
+        $this->send(array_reverse($batch))->assertJsonPath('results.*.status', ['duplicate', 'duplicate']);
+        $this->send([...$batch, $this->mark($this->sessionId, $this->line, 3)])->assertJsonPath('results.*.status', ['duplicate', 'duplicate', 'accepted']);
+
+        self::assertSame(3, $this->marks());
+    }
+
+    public function test_one_batch_may_say_the_same_twice(): void
+    {
+        $mark = $this->mark($this->sessionId, $this->line, 1);
+        $this->send([$mark, $mark])->assertJsonPath('results.*.status', ['accepted', 'duplicate']);
+        self::assertSame(1, $this->marks());
+    }
+
+    public function test_bad_ones_are_refused_by_index_and_never_refuse_the_others(): void
+    {
+        $good = fn (int $number): array => $this->mark($this->sessionId, $this->line, $number);
+        $this->send([
+            $good(1),
+            $this->mark($this->sessionId, $this->line, 2, ['playerId' => $this->otherPlayer->id]),
+            ['value' => 5000] + $good(3),
+            ['uuid' => 'mine'] + $good(4),
+            $good(5),
+        ])->assertOk()
+            ->assertJsonPath('results.*.status', ['accepted', 'refused', 'refused', 'refused', 'accepted'])
+            ->assertJsonPath('results.1', ['index' => 1, 'uuid' => $good(2)['uuid'], 'status' => 'refused', 'code' => 'not-found', 'message' => 'This player or session is not one of yours.'])
+            ->assertJsonPath('results.2.message', 'The count must be between 0 and 999.');
+        self::assertSame(2, $this->marks());
+    }
+
+    public function test_a_uuid_used_again_for_another_number_is_refused(): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1, ['value' => 11])]);
+        $this->send([$this->mark($this->sessionId, $this->line, 1, ['value' => 12])])
+            ->assertJsonPath('results.0.status', 'refused')->assertJsonPath('results.0.code', 'uuid-reused');
+        self::assertSame(1, $this->marks());
+    }
+
+    public function test_another_club_can_neither_mark_our_player_nor_take_our_uuid(): void
+    {
+        $mark = $this->mark($this->sessionId, $this->line, 1);
+        $this->send([$mark], $this->stranger)->assertOk()->assertJsonPath('results.0.code', 'not-found');
+        self::assertSame(0, $this->marks());
+    }
+
+    public function test_a_correction_counts_instead_even_when_it_arrives_first(): void
+    {
+        $wrong = $this->mark($this->sessionId, $this->line, 1, ['value' => 91]);
+        $right = $this->mark($this->sessionId, $this->line, 2, ['value' => 19, 'supersedesUuid' => $wrong['uuid']]);
+        $this->send([$right])->assertJsonPath('results.0.status', 'accepted');
+        $this->send([$wrong])->assertJsonPath('results.0.status', 'accepted');
+
+        $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertJsonPath('lines.0.record.value', 19)->assertJsonPath('lines.0.days.0.tries', 1);
+        self::assertSame(2, $this->marks());
+    }
+
+    public function test_a_void_try_is_kept_and_counts_for_nothing(): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1, ['isVoid' => true])])->assertJsonPath('results.0.status', 'accepted');
+        $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertJsonPath('lines.0.record', null)->assertJsonPath('lines.0.target', null);
+    }
+
+    public function test_the_assistant_may_write_numbers_down(): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1)], $this->assistant)->assertJsonPath('results.0.status', 'accepted');
+    }
+
+    /** @return array<string, array{array<string, mixed>, string}> */
+    public static function refused(): array
+    {
+        return [
+            'no number' => [['value' => null], 'value'],
+            'a word' => [['value' => 'eleven'], 'value'],
+            'minus one' => [['value' => -1], 'mark.range'],
+            'half a rep' => [['value' => 11.5], 'mark.whole'],
+            'an unknown line' => [['lineKey' => str_repeat('0', 32)], 'line-unknown'],
+            'try nought' => [['tryNumber' => 0], 'try-number'],
+            'itself superseded' => [['supersedesUuid' => '00000000-0000-4000-8000-000000000001'], 'supersedes'],
+            'a uuid in capitals' => [['uuid' => '00000000-0000-4000-8000-00000000000A'], 'uuid'],
+            'a player in words' => [['playerId' => 'Amina'], 'not-found'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('refused')]
+    public function test_refuses_with_a_stable_code(array $change, string $code): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1, $change)])->assertOk()->assertJsonPath('results.0.code', $code);
+        self::assertSame(0, $this->marks());
+    }
+
+    public function test_a_batch_is_a_list_of_at_most_four_hundred(): void
+    {
+        $this->send([])->assertStatus(422);
+        $this->actingAs($this->coach)->postJson('/api/v1/marks', ['marks' => 'all'])->assertStatus(422);
+        $this->send(array_map(fn (int $i): array => $this->mark($this->sessionId, $this->line, $i), range(1, 401)))->assertStatus(422);
+        $this->send(array_map(fn (int $i): array => $this->mark($this->sessionId, $this->line, $i), range(1, 400)))->assertOk();
+        self::assertSame(400, $this->marks());
+    }
+
+    public function test_quota_tries_move_the_next_plan(): void
+    {
+        $sessionId = $this->keptSession('far-foot-open');
+        $plan = $this->plan([$this->drillBlock('far-foot-open')]);
+        $work = fn (): float => (float) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->json('blocks.0.partSeconds.work');
+        $before = $work();
+        $line = $this->lineKey($sessionId, $this->players[0]->id);
+        $this->send(array_map(fn (int $i): array => $this->mark($sessionId, $line, $i, ['value' => 40, 'tryNumber' => $i]), range(1, 3)));
+
+        self::assertGreaterThan($before + 30, $work());
+    }
+
+    private function marks(): int
+    {
+        $this->app->make(ClubContext::class)->actFor($this->coach->club_id);
+
+        return Mark::query()->count();
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Player;
+use App\Models\RecordLine;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class PlanTest extends FeatureTestCase
+{
+    public function test_preview_answers_what_the_core_works_out(): void
+    {
+        // Four players, boxes of their own with four markers: 80 s set-up, 60 s explaining, 80 s work, four numbers 8 s.
+        $answer = $this->preview([$this->drillBlock('sole-taps')])->assertOk();
+
+        $answer->assertJsonPath('blocks.0.partSeconds', ['setUp' => 80, 'explain' => 60, 'work' => 80, 'changeOver' => 0, 'write' => 8]);
+        self::assertEqualsWithDelta(228.0, $answer->json('meanSeconds'), 0.01);
+        self::assertSame([67, 67], [$answer->json('touches.left'), $answer->json('touches.right')]);
+    }
+
+    public function test_the_order_changes_the_clock_through_the_layout(): void
+    {
+        $together = [$this->drillBlock('sole-taps'), $this->drillBlock('inside-taps'), $this->drillBlock('figure-of-eight')];
+        $apart = [$together[0], $together[2], $together[1]];
+
+        // Side by side the boxes stay: four boxes of four markers at 5 s are 80 s less.
+        self::assertEqualsWithDelta(80.0, $this->preview($apart)->json('meanSeconds') - $this->preview($together)->json('meanSeconds'), 0.01);
+    }
+
+    public function test_preview_runs_a_fixed_number_of_queries(): void
+    {
+        $blocks = array_map(fn (int $i): array => ['id' => "b{$i}"] + $this->drillBlock(['sole-taps', 'far-foot-open', 'zigzag-in-out'][$i % 3]), range(0, 11));
+        $this->actingAs($this->coach);
+        $count = function (int $players) use ($blocks): int {
+            Cache::flush();
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan($blocks, ['comingPlayerIds' => array_slice(array_map(fn (Player $player): int => $player->id, $this->players), 0, $players)]))->assertOk();
+
+            return count(DB::getQueryLog());
+        };
+
+        self::assertSame($count(1), $count(4));
+        self::assertLessThanOrEqual(8, $count(4));
+    }
+
+    /** @return array<string, array{array<string, mixed>, string, string}> change of the plan or its first block, path, part of the message */
+    public static function badInput(): array
+    {
+        $dose = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'];
+
+        return [
+            'negative work' => [['dose' => ['workSeconds' => -30] + $dose], 'blocks.0.dose.workSeconds', 'between 5 and 1800'],
+            'absurd work' => [['dose' => ['workSeconds' => 1e9] + $dose], 'blocks.0.dose.workSeconds', 'between 5 and 1800'],
+            'unknown feet' => [['dose' => ['sides' => 'three'] + $dose], 'blocks.0.dose.sides', 'Choose the feet'],
+            'no stations' => [['stations' => 0], 'blocks.0.stations', 'between 1 and 30'],
+            'half a station' => [['stations' => 1.5], 'blocks.0.stations', 'whole number'],
+            'a drill that is not there' => [['drillVersionId' => 999999], 'blocks.0.drillVersionId', 'not in the book'],
+            'minutes in words' => [['kind' => 'water', 'minutes' => 'two'], 'blocks.0.minutes', 'number'],
+            'an hour and a half of water' => [['kind' => 'water', 'minutes' => 90], 'blocks.0.minutes', 'between 0.5 and 60'],
+        ];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('badInput')]
+    public function test_bad_input_is_said_at_the_field(array $change, string $path, string $message): void
+    {
+        $fields = $this->preview([$this->drillBlock('sole-taps', $change)])->assertStatus(422)->json('fields');
+
+        self::assertSame($path, $fields[0]['path']);
+        self::assertStringContainsString($message, $fields[0]['message']);
+    }
+
+    public function test_nobody_and_a_crowd_get_a_sentence(): void
+    {
+        $this->preview([], ['comingPlayerIds' => []])->assertStatus(422)->assertJsonPath('code', 'plan.nobody');
+        Player::query()->toBase()->insert(array_map(fn (int $i): array => ['club_id' => $this->coach->club_id, 'squad_id' => $this->squad->id, 'name' => "P{$i}", 'strong_foot' => 'R'], range(1, 200)));
+        $ids = DB::table('players')->where('squad_id', $this->squad->id)->pluck('id')->all();
+        $this->preview([], ['comingPlayerIds' => $ids])->assertStatus(422)->assertJsonPath('code', 'plan.too-many');
+        $this->preview([], ['slotMinutes' => 0])->assertStatus(422)->assertJsonPath('fields.0.path', 'slotMinutes');
+    }
+
+    public function test_another_clubs_players_are_not_counted_in(): void
+    {
+        $this->preview([$this->drillBlock('sole-taps')], ['comingPlayerIds' => [$this->players[0]->id, $this->otherPlayer->id]])
+            ->assertOk()->assertJsonPath('blocks.0.stations', 1);
+    }
+
+    public function test_keeping_a_plan_raises_its_version_and_keeps_block_names(): void
+    {
+        $sessionId = $this->keptSession();
+        $water = ['id' => 'sip', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2];
+        $answer = $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([$water, $this->drillBlock('drag-back-turn')], ['comingPlayerIds' => [$this->players[1]->id]]), ['If-Match' => '"1"'])->assertOk();
+
+        $answer->assertHeader('ETag', '"2"')->assertJsonPath('version', 2)->assertJsonPath('comingPlayerIds', [$this->players[1]->id]);
+        self::assertSame(['sip', 'drag-back-turn'], array_column($answer->json('blocks'), 'id'));
+        $this->getJson("/api/v1/sessions/{$sessionId}")->assertOk()->assertJsonPath('startsAt', '2026-03-12T18:00')->assertJsonPath('blocks', $answer->json('blocks'));
+        self::assertSame('2026-03-12 17:00:00', DB::table('training_sessions')->where('id', $sessionId)->value('starts_at_utc'));
+    }
+
+    public function test_a_stale_write_gets_the_current_plan_and_changes_nothing(): void
+    {
+        $sessionId = $this->keptSession();
+        $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([], ['title' => 'First']), ['If-Match' => '"1"'])->assertOk();
+
+        $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([], ['title' => 'Second']), ['If-Match' => '"1"'])
+            ->assertStatus(412)->assertJsonPath('code', 'stale-version')->assertJsonPath('current.title', 'First')->assertJsonPath('current.version', 2);
+        $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([]))->assertStatus(428);
+        self::assertSame('First', DB::table('training_sessions')->where('id', $sessionId)->value('title'));
+    }
+
+    public function test_a_refused_plan_leaves_the_kept_one_whole(): void
+    {
+        $sessionId = $this->keptSession();
+        $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([$this->drillBlock('sole-taps', ['stations' => 0])]), ['If-Match' => '"1"'])->assertStatus(422);
+
+        $this->getJson("/api/v1/sessions/{$sessionId}")->assertJsonPath('version', 1)->assertJsonPath('blocks.0.id', 'drag-back-turn');
+    }
+
+    public function test_keeping_opens_the_record_lines_of_its_doses(): void
+    {
+        $this->keptSession('far-foot-open');
+
+        self::assertSame(4, RecordLine::query()->where('drill_slug', 'far-foot-open')->count());
+    }
+
+    public function test_today_shows_the_next_session_worked_out(): void
+    {
+        $sessionId = $this->keptSession();
+        $answer = $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk();
+
+        $answer->assertJsonPath('next.id', $sessionId)->assertJsonPath('next.problem', null)->assertJsonPath('last', null)->assertJsonPath('stale', []);
+        self::assertGreaterThan(0, $answer->json('next.evaluation.meanSeconds'));
+        $this->putJson("/api/v1/sessions/{$sessionId}/attendance", ['comingPlayerIds' => []])->assertOk();
+        $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('next.evaluation', null)->assertSee('Nobody is coming yet');
+    }
+
+    public function test_today_names_the_families_not_met_for_a_while(): void
+    {
+        $sessionId = $this->keptSession();
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'])->assertOk();
+        foreach (['2026-04-02' => [], '2026-04-03' => [['family' => 'turning', 'lastOn' => '2026-03-12', 'days' => 22]]] as $day => $stale) {
+            $this->travelTo("{$day} 12:00:00");
+            $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('stale', $stale);
+        }
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $blocks
+     * @param  array<string, mixed>  $change
+     */
+    private function preview(array $blocks, array $change = []): \Illuminate\Testing\TestResponse
+    {
+        return $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan($blocks, $change));
+    }
+}

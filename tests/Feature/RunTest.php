@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+final class RunTest extends FeatureTestCase
+{
+    public function test_the_pack_says_who_works_when_and_what_is_asked(): void
+    {
+        $sessionId = $this->keptSession();
+        $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
+        $work = array_values(array_filter($pack['segments'], fn (array $segment): bool => $segment['kind'] === 'work'));
+
+        // Three sets of 30 s with the right foot, then three with the left; workers and stations of two, so all four at once.
+        self::assertSame(['R', 'R', 'R', 'L', 'L', 'L'], array_column($work, 'side'));
+        self::assertSame([1, 2, 3, 1, 2, 3], array_column($work, 'set'));
+        self::assertEquals(30, $work[0]['seconds']);
+        self::assertSame(array_map(fn ($player): int => $player->id, $this->players), $work[0]['working']);
+        self::assertCount(4, $work[0]['asks']);
+        self::assertSame($work[0]['asks'], $work[1]['asks']);
+        self::assertNotSame($work[0]['asks'], $work[3]['asks']);
+        self::assertArrayHasKey($work[0]['asks'][0]['lineKey'], $pack['lines']);
+        self::assertSame('higher', $pack['lines'][$work[0]['asks'][0]['lineKey']]['better']);
+    }
+
+    public function test_the_weaker_foot_is_each_players_own(): void
+    {
+        $sessionId = $this->keptSession('juggle-other-foot');
+        $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
+        $work = collect($pack['segments'])->firstWhere('kind', 'work');
+        $sideOf = fn (string $name): string => $pack['lines'][collect($work['asks'])->firstWhere('playerId', collect($pack['players'])->firstWhere('name', $name)['id'])['lineKey']]['side'];
+
+        self::assertSame(['weaker', 'L', 'R'], [$work['side'], $sideOf('Amina'), $sideOf('Elif')]);
+    }
+
+    public function test_nobody_coming_is_said_in_a_sentence(): void
+    {
+        $sessionId = $this->keptSession();
+        $this->putJson("/api/v1/sessions/{$sessionId}/attendance", ['comingPlayerIds' => []])->assertOk();
+        $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertStatus(422)->assertJsonPath('code', 'plan.nobody');
+    }
+
+    public function test_closing_twice_keeps_the_first_times(): void
+    {
+        $sessionId = $this->keptSession();
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'])->assertOk()->assertJsonPath('isRun', true);
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T20:00:00Z'])->assertOk();
+        $this->assertDatabaseHas('training_sessions', ['id' => $sessionId, 'run_started_at_utc' => '2026-03-12 17:01:00', 'run_finished_at_utc' => '2026-03-12 18:01:00']);
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'])->assertStatus(422);
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => 'six'])->assertStatus(422);
+    }
+}
