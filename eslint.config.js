@@ -1,0 +1,41 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** What may be imported from where: app → features → shared, kernel stands alone, features never know each other. */
+const features = ['sign-in', 'today', 'plan', 'run', 'squad', 'player'];
+const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
+
+export default tseslint.config(
+  { ignores: ['public/', 'vendor/', 'var/', 'node_modules/'] },
+  ...tseslint.configs.strictTypeChecked,
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true, ignoreVoidReturningFunctions: true }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/no-unused-expressions': ['error', { allowShortCircuit: true }],
+    },
+  },
+  {
+    files: ['resources/js/shared/**'],
+    rules: { 'no-restricted-imports': forbid([['**/features/**', '**/app/**'], 'shared knows neither features nor app.']) },
+  },
+  {
+    files: ['resources/js/kernel/**'],
+    rules: { 'no-restricted-imports': forbid([['**/features/**', '**/app/**', '**/shared/**', 'react'], 'The kernel is plain rules.']) },
+  },
+  ...features.map((feature) => ({
+    files: [`resources/js/features/${feature}/**`],
+    rules: {
+      'no-restricted-imports': forbid(
+        [features.filter((other) => other !== feature).map((other) => `**/${other}/**`), 'A feature knows no other feature: lift what both need into shared.'],
+        [['**/app/**'], 'A feature does not know the app around it.'],
+      ),
+      'no-restricted-globals': ['error', { name: 'fetch', message: 'shared/api is the only caller of fetch.' }],
+    },
+  })),
+);

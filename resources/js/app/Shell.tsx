@@ -1,0 +1,134 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { SignInForm } from '../features/sign-in/SignInForm';
+import { SignInAgain } from '../features/sign-in/SignInAgain';
+import { ApiError } from '../shared/api/client';
+import { meQuery, signOut } from '../shared/api/queries';
+import type { Me } from '../shared/api/schemas';
+import { flushMarks, useUnsentMarks } from '../shared/lib/outbox';
+import { onSignedOut } from '../shared/lib/signedOut';
+import { Failed, Loading } from '../shared/ui/States';
+import { SquadChoice, useSquadId } from '../shared/ui/SquadChoice';
+import { StitchMark } from '../shared/ui/Stitches';
+import { useThemeChoice } from '../shared/ui/ThemeChoice';
+
+/** The frame of every view: who is signed in, which squad, and where to go. */
+export function Shell() {
+  const me = useQuery(meQuery);
+  const queryClient = useQueryClient();
+  const [isExpired, setExpired] = useState(false);
+  const isSignedIn = me.data !== undefined;
+
+  useEffect(() => onSignedOut(() => setExpired(true)), []);
+  useEffect(() => {
+    if (!isSignedIn) return undefined;
+    const flush = () => void flushMarks();
+    flush();
+    window.addEventListener('online', flush);
+    const timer = window.setInterval(flush, 15_000);
+    return () => {
+      window.removeEventListener('online', flush);
+      window.clearInterval(timer);
+    };
+  }, [isSignedIn]);
+
+  const welcome = (data: Me) => {
+    queryClient.setQueryData(meQuery.queryKey, data);
+    setExpired(false);
+    void queryClient.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' && query.state.status === 'error' });
+    void flushMarks();
+  };
+
+  if (me.isPending) return <Loading what="Fleet Sparrow" />;
+  if (!me.data) {
+    if (me.error instanceof ApiError && me.error.kind === 'signed-out') return <SignInForm onSignedIn={welcome} />;
+    return (
+      <main className="page">
+        <Failed fault={me.error} onRetry={() => void me.refetch()} />
+      </main>
+    );
+  }
+  return (
+    <>
+      <Frame me={me.data} />
+      {isExpired && <SignInAgain onSignedIn={welcome} />}
+    </>
+  );
+}
+
+function Frame({ me }: { me: Me }) {
+  const isRun = /^\/run\/\d+/.test(useLocation().pathname);
+  return (
+    <SquadChoice squads={me.squads}>
+      <div className="shell">
+        <ScrollRestoration />
+        {!isRun && <Bar me={me} />}
+        <main>{me.squads.length === 0 ? <NoSquad name={me.name} /> : <Outlet />}</main>
+      </div>
+    </SquadChoice>
+  );
+}
+
+function Bar({ me }: { me: Me }) {
+  const { squadId, choose } = useSquadId();
+  const { isDusk, setDusk } = useThemeChoice();
+  const unsent = useUnsentMarks();
+  return (
+    <header className="bar">
+      <Link to="/today" className="mark">
+        <StitchMark /> Fleet Sparrow
+      </Link>
+      <nav aria-label="Views">
+        <NavLink to="/today">Today</NavLink>
+        <NavLink to="/plan">Plan</NavLink>
+        <NavLink to="/run">Run</NavLink>
+        <NavLink to="/squad">Squad</NavLink>
+      </nav>
+      <div className="who">
+        {unsent > 0 && <span>{unsent} saved here, not sent yet</span>}
+        {me.squads.length > 1 ? (
+          <select aria-label="Squad" value={squadId} onChange={(event) => choose(Number(event.target.value))}>
+            {me.squads.map((squad) => (
+              <option key={squad.id} value={squad.id}>
+                {squad.name}
+              </option>
+            ))}
+          </select>
+        ) : (
+          <span>{me.squads[0]?.name}</span>
+        )}
+        <button type="button" className="link" onClick={() => setDusk(!isDusk)}>
+          {isDusk ? 'Paper' : 'Dusk'}
+        </button>
+        <SignOutButton unsent={unsent} />
+      </div>
+    </header>
+  );
+}
+
+function SignOutButton({ unsent }: { unsent: number }) {
+  const [isAsked, setAsked] = useState(false);
+  const leave = async () => {
+    if (unsent > 0 && !isAsked) {
+      setAsked(true);
+      return;
+    }
+    await signOut().catch(() => undefined);
+    window.location.assign('/');
+  };
+  return (
+    <button type="button" className="link" onClick={() => void leave()}>
+      {isAsked ? `Sign out with ${unsent} unsent?` : 'Sign out'}
+    </button>
+  );
+}
+
+function NoSquad({ name }: { name: string }) {
+  return (
+    <div className="page stack">
+      <h1>No squad yet</h1>
+      <p>{name}, you are not on the staff of a squad. Ask your club lead to add you.</p>
+    </div>
+  );
+}

@@ -1,0 +1,21 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Broken } from './Broken';
+import { Shell } from './Shell';
+
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <Broken />,
+    children: [
+      { index: true, element: <Navigate to="/today" replace /> },
+      { path: 'today', lazy: async () => ({ Component: (await import('../features/today/TodayPage')).TodayPage }) },
+      { path: 'plan/:sessionId', lazy: async () => ({ Component: (await import('../features/plan/PlanPage')).PlanPage }) },
+      { path: 'run/:sessionId', lazy: async () => ({ Component: (await import('../features/run/RunPage')).RunPage }) },
+      { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
+      { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },
+      { path: 'plan', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextPlan }) },
+      { path: 'run', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextRun }) },
+      { path: '*', lazy: async () => ({ Component: (await import('./NotFound')).NotFound }) },
+    ],
+  },
+]);

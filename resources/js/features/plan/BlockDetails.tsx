@@ -1,0 +1,87 @@
+import type { BlockEvaluation, Drill } from '../../shared/api/schemas';
+import { clock } from '../../shared/lib/format';
+
+const parts: Record<string, string> = {
+  setUp: 'Set-up',
+  explain: 'Explaining',
+  work: 'Work and rest',
+  changeOver: 'Changing over',
+  write: 'Writing down',
+  other: 'As planned',
+};
+
+/** How the block's time and touches come about, and what to say. */
+export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill: Drill | undefined }) {
+  return (
+    <div className="stack">
+      <section className="tight">
+        <h2>Where the time goes</h2>
+        <ul className="rows">
+          {Object.entries(worked.partSeconds)
+            .filter(([, seconds]) => seconds > 0)
+            .map(([part, seconds]) => (
+              <li key={part} className="spread" style={{ padding: '0.15rem 0' }}>
+                <span>{parts[part] ?? part}</span>
+                <span className="num">{clock(seconds)}</span>
+              </li>
+            ))}
+        </ul>
+        <details>
+          <summary>How do you know?</summary>
+          <ul className="tight quiet">
+            {worked.how.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </details>
+      </section>
+      {drill && (
+        <>
+          <section className="tight">
+            <h2>
+              {worked.stations} {worked.stations === 1 ? 'station' : 'stations'}, {worked.turns} {worked.turns === 1 ? 'turn' : 'turns'}
+            </h2>
+            <p className="quiet">{worked.longestWaitSeconds > 0 ? `Longest wait ${clock(worked.longestWaitSeconds)}.` : 'Nobody waits.'}</p>
+            <p>
+              A player: <span className="left">left</span> <span className="num left">{worked.touches.left}</span>, <span className="right">right</span>{' '}
+              <span className="num right">{worked.touches.right}</span>
+              {worked.touches.other > 0 && (
+                <>
+                  , foot unknown or other <span className="num">{worked.touches.other}</span>
+                </>
+              )}{' '}
+              touches
+            </p>
+          </section>
+          <section className="tight">
+            <h2>Say</h2>
+            {drill.points.map((point) => (
+              <p key={point}>{point}</p>
+            ))}
+          </section>
+          {drill.faults.map((one) => (
+            <section key={one.fault} className="tight">
+              <h2>{one.fault}</h2>
+              <p>{one.fix}</p>
+            </section>
+          ))}
+          {drill.scoring && (
+            <section className="tight">
+              <h2>What counts</h2>
+              <p>{drill.scoring.countsOnlyIf || 'Every rep.'}</p>
+              {drill.scoring.fault && drill.scoring.fault !== 'none' && <p>{drill.scoring.fault}</p>}
+              {drill.scoring.voids && <p>Void: {drill.scoring.voids}</p>}
+            </section>
+          )}
+          <section className="tight">
+            {drill.cautions.map((caution) => (
+              <p key={caution} className="warn">
+                {caution}
+              </p>
+            ))}
+          </section>
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,126 @@
+import type { Dose, Drill, PlanBlock } from '../../shared/api/schemas';
+import { Choice, Field } from '../../shared/ui/Field';
+import { NumberField } from '../../shared/ui/NumberField';
+import { PlanDrawing } from '../../shared/ui/PlanDrawing';
+import { StitchLine } from '../../shared/ui/Stitches';
+import { changed, doseOfKind, doseSideOptions } from './draft';
+import type { PlanTools } from './usePlan';
+
+interface BlockEditorProps {
+  tools: PlanTools;
+  block: PlanBlock;
+  index: number;
+  drill: Drill | undefined;
+}
+
+/** The selected block: its name, its dose, and the drawing of its layout. */
+export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
+  const change = (part: Partial<PlanBlock>) => tools.change({ blocks: changed(tools.plan.blocks, block.id, part) });
+  const faultAt = (field: string) => tools.faultAt(`blocks.${index}.${field}`);
+  return (
+    <div className="stack">
+      <div className="tight">
+        <h2>{block.title}</h2>
+        {drill && (
+          <>
+            <p>{drill.summary}</p>
+            <StitchLine contacts={drill.contacts} label={`Touches of one rep, right foot leading: ${drill.script}`} />
+          </>
+        )}
+      </div>
+      <div className="fields">
+        {block.kind !== 'drill' && (
+          <>
+            <Field label="Called" value={block.title} onValue={(title) => change({ title })} fault={faultAt('title')} />
+            <NumberField label="Minutes" value={block.minutes} onNumber={(minutes) => change({ minutes })} fault={faultAt('minutes')} />
+          </>
+        )}
+        {block.dose && (
+          <DoseFields
+            dose={block.dose}
+            tempo={block.tempo ?? 'steady'}
+            onChange={(dose) => change({ dose })}
+            onTempo={(tempo) => change({ tempo })}
+            faultAt={faultAt}
+          />
+        )}
+        {block.kind === 'drill' && (
+          <>
+            <NumberField
+              label="Stations"
+              value={block.stations}
+              mayBeEmpty
+              placeholder="enough"
+              onNumber={(stations) => change({ stations })}
+              fault={faultAt('stations')}
+            />
+          </>
+        )}
+      </div>
+      {faultAt('drillVersionId') && <p className="notice">{faultAt('drillVersionId')}</p>}
+      {drill && (
+        <figure className="drawing" style={{ margin: 0 }}>
+          <PlanDrawing drawing={drill.drawing} title={drill.name} />
+          <figcaption className="quiet">
+            One station takes {drill.drawing.spaceText} with room round it
+            {drill.drawing.pathLength ? `; the ball travels ${drill.drawing.pathLength.text} a rep.` : '.'}
+          </figcaption>
+        </figure>
+      )}
+    </div>
+  );
+}
+
+type Tempo = NonNullable<PlanBlock['tempo']>;
+
+interface DoseFieldsProps {
+  dose: Dose;
+  tempo: Tempo;
+  onTempo: (tempo: Tempo) => void;
+  onChange: (dose: Dose) => void;
+  faultAt: (field: string) => string | undefined;
+}
+
+function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps) {
+  const number = (label: string, field: string, value: number) => (
+    <NumberField
+      key={`${dose.kind}-${field}`}
+      label={label}
+      value={value}
+      fault={faultAt(`dose.${field}`)}
+      onNumber={(next) => next !== null && onChange({ ...dose, [field]: next })}
+    />
+  );
+  return (
+    <>
+      <Choice
+        label="How much is it?"
+        value={dose.kind}
+        options={[
+          ['timed', 'by the clock'],
+          ['reps', 'a number of reps'],
+          ['quota', 'good ones only'],
+          ['race', 'against the watch'],
+        ]}
+        onValue={(kind) => onChange(doseOfKind(kind, dose.sides))}
+      />
+      <Choice label="Feet" value={dose.sides} options={doseSideOptions} onValue={(sides) => onChange({ ...dose, sides })} fault={faultAt('dose.sides')} />
+      <Choice
+        label="Tempo"
+        value={tempo}
+        options={[
+          ['learn', 'learn'],
+          ['steady', 'steady'],
+          ['match', 'match'],
+        ]}
+        onValue={(next) => onTempo(next as Tempo)}
+      />
+      {dose.kind === 'timed' && number('Work, s', 'workSeconds', dose.workSeconds)}
+      {dose.kind === 'reps' && number('Reps', 'reps', dose.reps)}
+      {dose.kind === 'quota' && number('Good ones', 'good', dose.good)}
+      {dose.kind === 'race' && number('Times', 'reps', dose.reps)}
+      {dose.kind !== 'quota' && number(dose.kind === 'race' ? 'Goes' : 'Sets', 'sets', dose.sets)}
+      {number('Rest, s', 'restSeconds', dose.restSeconds)}
+    </>
+  );
+}

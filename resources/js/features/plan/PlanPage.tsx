@@ -1,0 +1,109 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { sessionQuery, squadQueries } from '../../shared/api/queries';
+import type { Drill, Session } from '../../shared/api/schemas';
+import { clockTime, day } from '../../shared/lib/format';
+import { Ribbon } from '../../shared/ui/Ribbon';
+import { useSquadId } from '../../shared/ui/SquadChoice';
+import { Failed, Loading } from '../../shared/ui/States';
+import { BlockDetails } from './BlockDetails';
+import { BlockEditor } from './BlockEditor';
+import { Finish } from './Finish';
+import { RunningOrder } from './RunningOrder';
+import { SessionFields } from './SessionFields';
+import { StalePlan } from './StalePlan';
+import { usePlan } from './usePlan';
+import { WhoComes } from './WhoComes';
+
+export function PlanPage() {
+  const sessionId = Number(useParams().sessionId);
+  const { squadId } = useSquadId();
+  const session = useQuery(sessionQuery(sessionId));
+  const drills = useQuery(squadQueries.drills(squadId));
+  const failed = [session, drills].find((one) => one.isError && !one.data);
+  if (failed)
+    return (
+      <div className="page">
+        <Failed fault={failed.error} onRetry={() => void Promise.all([session.refetch(), drills.refetch()])} />
+      </div>
+    );
+  if (!session.data || !drills.data) return <Loading what="the plan" />;
+  return <Plan key={sessionId} session={session.data} drills={drills.data} />;
+}
+
+function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
+  const { squad } = useSquadId();
+  const tools = usePlan(session);
+  const { plan, evaluation } = tools;
+  const [chosenId, setChosenId] = useState<string | undefined>(undefined);
+  const selected = plan.blocks.find((block) => block.id === chosenId) ?? plan.blocks[0];
+  const drill = drills.find((one) => one.versionId === selected?.drillVersionId);
+  const index = plan.blocks.findIndex((block) => block.id === selected?.id);
+  const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
+  const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
+  const mayPlan = squad?.role === 'coach';
+  return (
+    <>
+      <div className="head">
+        <h1>{plan.title || 'Untitled session'}</h1>
+        <p className="quiet">
+          {day(plan.startsAt)} {plan.startsAt.slice(11)} to {clockTime(plan.startsAt, plan.slotMinutes * 60)} · {plan.comingPlayerIds.length} of{' '}
+          {session.players.length} coming
+        </p>
+        <div className="acts">
+          {!mayPlan && <span className="quiet">Only the coach keeps changes.</span>}
+          {tools.isDirty && mayPlan && (
+            <Button variant="contained" onClick={tools.keep} disabled={tools.isKeeping}>
+              {tools.isKeeping ? 'Keeping …' : 'Keep changes'}
+            </Button>
+          )}
+          <Button component={Link} to={`/run/${session.id}`} variant={tools.isDirty ? 'outlined' : 'contained'} disabled={tools.isDirty}>
+            {tools.isDirty ? 'Keep first, then run' : 'Run'}
+          </Button>
+        </div>
+      </div>
+      {tools.stale && <StalePlan mine={plan} other={tools.stale} onTakeOther={tools.takeOther} onKeepMine={tools.keepMine} />}
+      {tools.fault && (
+        <div className="page" style={{ paddingTop: 0, paddingBottom: '0.8rem' }}>
+          <p className="notice" role="alert">
+            {tools.fault.fields.length > 0
+              ? `${tools.fault.fields.map((field) => field.message).join(' ')} The totals below are from before.`
+              : tools.fault.message}
+          </p>
+        </div>
+      )}
+      <div className={`ribbon${tools.isComputing ? ' pending' : ''}`} tabIndex={0} role="region" aria-label="Time ribbon, scrolls sideways">
+        {evaluation && (
+          <Ribbon
+            evaluation={evaluation}
+            titles={titles}
+            startsAt={plan.startsAt}
+            slotMinutes={plan.slotMinutes}
+            selectedId={selected?.id}
+            onSelect={setChosenId}
+          />
+        )}
+      </div>
+      <div className="plan">
+        <section aria-label="Running order">
+          <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} />
+          <WhoComes players={session.players} coming={plan.comingPlayerIds} onChange={(comingPlayerIds) => tools.change({ comingPlayerIds })} />
+          <SessionFields tools={tools} />
+        </section>
+        <section className="card" aria-label="Block">
+          {selected ? (
+            <BlockEditor key={selected.id} tools={tools} block={selected} index={index} drill={drill} />
+          ) : (
+            <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>
+          )}
+        </section>
+        <section className="side" aria-label="How it works out">
+          {worked && <BlockDetails worked={worked} drill={drill} />}
+        </section>
+      </div>
+      {evaluation && <Finish evaluation={evaluation} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} isComputing={tools.isComputing} />}
+    </>
+  );
+}

@@ -1,0 +1,95 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { Drill, PlanBlock } from '../../shared/api/schemas';
+import { clock, clockTime } from '../../shared/lib/format';
+import { AddBlock } from './AddBlock';
+import { doseWords, moved } from './draft';
+import type { PlanTools } from './usePlan';
+
+interface RunningOrderProps {
+  tools: PlanTools;
+  drills: Drill[];
+  selectedId: string | undefined;
+  onSelect: (blockId: string) => void;
+}
+
+/** The blocks in order; Alt with an arrow key moves the one in focus. */
+export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrderProps) {
+  const { plan, evaluation } = tools;
+  const [spoken, setSpoken] = useState('');
+  const move = (block: PlanBlock, by: -1 | 1) => {
+    const blocks = moved(plan.blocks, block.id, by);
+    if (blocks === plan.blocks) return;
+    tools.change({ blocks });
+    setSpoken(`${block.title} is now number ${blocks.findIndex((one) => one.id === block.id) + 1} of ${blocks.length}.`);
+  };
+  return (
+    <>
+      <p className="sr" role="status">
+        {spoken}
+      </p>
+      <ol className="order">
+        {plan.blocks.map((block, i) => {
+          const worked = evaluation?.blocks.find((one) => one.id === block.id);
+          const isSelected = block.id === selectedId;
+          return (
+            <li key={block.id}>
+              <button
+                type="button"
+                className="slip"
+                aria-expanded={isSelected}
+                onClick={() => onSelect(block.id)}
+                onKeyDown={(event) => {
+                  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+                  event.preventDefault();
+                  move(block, event.key === 'ArrowUp' ? -1 : 1);
+                }}
+              >
+                <span className="num">{worked ? clockTime(plan.startsAt, worked.startSeconds) : '–'}</span>
+                <span>
+                  <strong>{block.title}</strong>
+                  <span className="quiet">{block.dose ? doseWords(block.dose) : `${block.minutes ?? 0} min`}</span>
+                  {worked?.warnings.map((warning) => (
+                    <span key={warning} className="warn" style={{ display: 'block' }}>
+                      {warning}
+                    </span>
+                  ))}
+                </span>
+                <span className="num">{worked ? clock(worked.meanSeconds) : '–'}</span>
+              </button>
+              {isSelected && (
+                <div className="acts-line" style={{ padding: '0 0.9rem 0.6rem 1.6rem', background: 'var(--card)' }}>
+                  <Button variant="text" disabled={i === 0} onClick={() => move(block, -1)} aria-label={`Earlier: ${block.title}`}>
+                    Earlier
+                  </Button>
+                  <Button variant="text" disabled={i === plan.blocks.length - 1} onClick={() => move(block, 1)} aria-label={`Later: ${block.title}`}>
+                    Later
+                  </Button>
+                  <Button
+                    variant="text"
+                    aria-label={`Take out: ${block.title}`}
+                    onClick={() => {
+                      tools.change({ blocks: plan.blocks.filter((one) => one.id !== block.id) });
+                      setSpoken(`${block.title} is taken out.`);
+                    }}
+                  >
+                    Take out
+                  </Button>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      <div className="side">
+        <AddBlock
+          drills={drills}
+          onAdd={(block) => {
+            tools.change({ blocks: [...plan.blocks, block] });
+            onSelect(block.id);
+          }}
+        />
+      </div>
+    </>
+  );
+}

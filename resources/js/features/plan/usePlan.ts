@@ -1,0 +1,66 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { ApiError } from '../../shared/api/client';
+import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
+import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
+import { planOf, rememberUnkept, unkept, type PlanInHand } from './draft';
+
+/** A value that follows another after it has rested for a while. */
+function useSettled<T>(value: T, restMs: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = window.setTimeout(() => setSettled(value), restMs);
+    return () => window.clearTimeout(timer);
+  }, [value, restMs]);
+  return settled;
+}
+
+/** The plan in hand, what the server makes of it, and keeping it. */
+export function usePlan(session: Session) {
+  const queryClient = useQueryClient();
+  const [base, setBase] = useState(session);
+  const [plan, setPlan] = useState<PlanInHand>(() => unkept(session) ?? planOf(session));
+  const isDirty = JSON.stringify(plan) !== JSON.stringify(planOf(base));
+  useEffect(() => rememberUnkept(base.id, base.version, isDirty ? plan : undefined), [base, plan, isDirty]);
+
+  const draft: PlanDraft = { slotMinutes: plan.slotMinutes, blocks: plan.blocks, comingPlayerIds: plan.comingPlayerIds };
+  const settled = useSettled(JSON.stringify(draft), 120);
+  const preview = useQuery({ ...previewQuery(session.squadId, JSON.parse(settled) as PlanDraft), retry: false });
+  const [evaluation, setEvaluation] = useState<Evaluation | undefined>(undefined);
+  if (preview.data && preview.data !== evaluation) setEvaluation(preview.data);
+
+  const accept = (kept: Session) => {
+    setBase(kept);
+    setPlan(planOf(kept));
+    queryClient.setQueryData(sessionQuery(kept.id).queryKey, kept);
+    void queryClient.invalidateQueries({ queryKey: ['squad', kept.squadId] });
+    queryClient.removeQueries({ queryKey: ['run', kept.id] });
+  };
+  const keep = useMutation({ mutationFn: (version: number) => keepPlan(base.id, version, plan), onSuccess: accept });
+  const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? sessionSchema.safeParse(keep.error.current).data : undefined;
+
+  const fault = [keep.error, preview.error].find((one): one is ApiError => one instanceof ApiError && one.kind !== 'stale' && one.kind !== 'signed-out');
+  return {
+    plan,
+    change: (change: Partial<PlanInHand>) => {
+      keep.reset();
+      setPlan((before) => ({ ...before, ...change }));
+    },
+    isDirty,
+    evaluation,
+    isComputing: preview.isFetching || settled !== JSON.stringify(draft),
+    fault,
+    faultAt: (path: string) => fault?.fields.find((field) => field.path === path)?.message,
+    keep: () => keep.mutate(base.version),
+    isKeeping: keep.isPending,
+    stale,
+    takeOther: () => {
+      if (!stale) return;
+      accept(stale);
+      keep.reset();
+    },
+    keepMine: () => stale && keep.mutate(stale.version),
+  };
+}
+
+export type PlanTools = ReturnType<typeof usePlan>;

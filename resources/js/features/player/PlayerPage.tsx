@@ -1,0 +1,110 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { playerQuery } from '../../shared/api/queries';
+import type { PlayerPage as PlayerData } from '../../shared/api/schemas';
+import { familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { Failed, Loading } from '../../shared/ui/States';
+import { LineChart } from './LineChart';
+
+export function PlayerPage() {
+  const playerId = Number(useParams().playerId);
+  const player = useQuery(playerQuery(playerId));
+  if (player.isPending) return <Loading what="the player" />;
+  if (player.isError)
+    return (
+      <div className="page">
+        <Failed fault={player.error} onRetry={() => void player.refetch()} />
+      </div>
+    );
+  const { data } = player;
+  return (
+    <>
+      <div className="head">
+        <h1>{data.name}</h1>
+        <p className="quiet">
+          {data.squadName}
+          {data.bib === null ? '' : `, bib ${data.bib}`}, {data.strongFoot === 'both' ? 'both feet alike' : `${sideWords(data.strongFoot)} stronger`}
+          {data.birthYear === null ? '' : `, born ${data.birthYear}`}
+        </p>
+      </div>
+      <div className="page two" style={{ paddingTop: 0 }}>
+        <section>
+          <h2>Marks, session by session</h2>
+          {data.lines.length === 0 && <p>No number yet. The first one is written down in a run.</p>}
+          <ul className="lines">
+            {data.lines.map((one) => (
+              <Line key={one.line.key} one={one} />
+            ))}
+          </ul>
+        </section>
+        <NextTargets lines={data.lines} />
+      </div>
+    </>
+  );
+}
+
+type PlayerLine = PlayerData['lines'][number];
+
+function Line({ one }: { one: PlayerLine }) {
+  const { line, record, target, days } = one;
+  return (
+    <li>
+      <div className="tight">
+        <p>
+          <strong>{line.drillName}</strong>{' '}
+          <span className="quiet">
+            {sideWords(line.side)}, {line.unit} {line.window}
+          </span>
+        </p>
+        <LineChart
+          days={days}
+          side={line.side}
+          better={line.better}
+          step={line.step}
+          target={target?.value}
+          label={`${line.drillName}, ${sideWords(line.side)}`}
+        />
+      </div>
+      <div className="tight">
+        {record && (
+          <p>
+            <span className="num">{mark(record.value, line.step)}</span> record, {shortDay(record.on)}
+          </p>
+        )}
+        <p className="quiet">
+          {days.length} {days.length === 1 ? 'session' : 'sessions'}
+          {line.better === 'lower' ? ', lower is better' : ''}
+        </p>
+      </div>
+    </li>
+  );
+}
+
+function NextTargets({ lines }: { lines: PlayerLine[] }) {
+  const due = lines.filter((one) => one.target !== null);
+  return (
+    <section className="tight">
+      <h2>Next numbers to beat</h2>
+      {due.length === 0 && <p>Set a first number, and the next one stands here.</p>}
+      <ul className="rows">
+        {due.map(({ line, target }) => (
+          <li key={line.key} className="spread">
+            <span>
+              {line.drillName}, {sideWords(line.side)}
+              <br />
+              <span className="quiet">
+                {line.window} · {target?.because}
+              </span>
+            </span>
+            <span className="num" style={{ fontSize: '1.7rem' }}>
+              {target && mark(target.value, line.step)}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="quiet">
+        {[...new Set(lines.map((one) => familyWords(one.line.family)))].join(', ') || 'No family'} measured so far. <Link to="/squad">The whole squad</Link>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,205 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { ClockReading, Press } from '../../kernel/segmentClock';
+import type { RunPack } from '../../shared/api/schemas';
+import { countdown } from '../../shared/lib/format';
+import type { Entry } from '../../shared/lib/outbox';
+import { StitchLine } from '../../shared/ui/Stitches';
+import { entryKey, rollCallFor } from './rollCalls';
+import { readySound } from './signals';
+import { lengthWords, segmentWords, type RunSegment } from './words';
+
+interface ClockViewProps {
+  pack: RunPack;
+  reading: ClockReading;
+  press: (kind: Press['press'], seconds?: number) => void;
+  entries: Record<string, Entry>;
+  onRollCall: (at: number) => void;
+  onFinish: () => Promise<void>;
+}
+
+/** What now, what then, who; the clock as large as fits, and the thumb's buttons at the bottom. */
+export function ClockView({ pack, reading, press, entries, onRollCall, onFinish }: ClockViewProps) {
+  const segment = pack.segments[reading.index];
+  if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onBack={() => press('back')} onFinish={onFinish} />;
+  const block = pack.blocks.find((one) => one.id === segment.blockId);
+  const next = pack.segments[reading.index + 1];
+  const nextBlock = pack.blocks[pack.blocks.findIndex((one) => one.id === segment.blockId) + 1];
+  const sets = pack.segments.filter(
+    (one) => one.blockId === segment.blockId && one.kind === 'work' && one.side === segment.side && one.turn === segment.turn,
+  ).length;
+  return (
+    <>
+      <div className="clockline">
+        <span className="num big" role="timer" aria-label={`${countdown(reading.remainingMs)} ${reading.remainingMs < 0 ? 'over' : 'left'}`}>
+          {countdown(reading.remainingMs)}
+        </span>
+        {segment.set !== null && (
+          <span>
+            <span className="num" style={{ fontSize: '1.9rem' }}>
+              set {segment.set}
+            </span>
+            <br />
+            of {sets}
+          </span>
+        )}
+      </div>
+      <div className="tight">
+        <h1>
+          {segmentWords(segment)}: {block?.title}
+        </h1>
+        {block?.drill && segment.kind === 'work' && (
+          <StitchLine
+            contacts={segment.side === 'L' ? block.drill.contactsLeft : block.drill.contacts}
+            times={Math.max(1, Math.floor(10 / Math.max(1, block.drill.contacts.length)))}
+            scale={1.7}
+            label={`Touches: ${block.drill.script}`}
+          />
+        )}
+        {block?.drill && <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>}
+        {reading.state === 'paused' && <p className="warn">Paused.</p>}
+      </div>
+      <div className="box">
+        <p>
+          <strong>Then</strong> {next ? `${segmentWords(next)}, ${lengthWords(next)}` : 'the end'}
+        </p>
+        {nextBlock && (
+          <p>
+            <strong>After</strong> {nextBlock.title}
+          </p>
+        )}
+      </div>
+      <Working pack={pack} segment={segment} />
+      <div className="grow" />
+      <Thumb pack={pack} reading={reading} segment={segment} press={press} entries={entries} onRollCall={onRollCall} next={next} />
+    </>
+  );
+}
+
+function Working({ pack, segment }: { pack: RunPack; segment: RunSegment }) {
+  if (segment.working.length === 0) return null;
+  if (segment.working.length === pack.players.length)
+    return (
+      <p>
+        <strong>Working</strong> all {pack.players.length}
+      </p>
+    );
+  const names = pack.players.filter((player) => segment.working.includes(player.id)).map((player) => player.name);
+  return (
+    <p>
+      <strong>Working</strong> {names.join(', ')}
+    </p>
+  );
+}
+
+interface ThumbProps extends Pick<ClockViewProps, 'pack' | 'reading' | 'press' | 'entries' | 'onRollCall'> {
+  segment: RunSegment;
+  next: RunSegment | undefined;
+}
+
+function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: ThumbProps) {
+  const rollAt = rollCallFor(pack, reading.index);
+  const asking = rollAt === undefined ? undefined : pack.segments[rollAt];
+  const owed = rollAt === undefined ? 0 : (asking?.asks.filter((ask) => !entries[entryKey(pack, rollAt, ask.playerId)]).length ?? 0);
+  const isReady = reading.state === 'ready';
+  const isPaused = reading.state === 'paused';
+  return (
+    <div className="thumb">
+      <Button className="third" disabled={isReady} onClick={() => press('back')}>
+        Back
+      </Button>
+      <Button className="third" disabled={isReady} onClick={() => press('extend', 30)}>
+        +30 s
+      </Button>
+      {segment.endsByClock || isPaused ? (
+        <Button className="third" disabled={isReady} onClick={() => press('next')}>
+          Skip
+        </Button>
+      ) : (
+        <Button className="third" disabled={isReady} onClick={() => press('pause')}>
+          Pause
+        </Button>
+      )}
+      {rollAt !== undefined && (
+        <Button
+          style={{ gridColumn: '1 / -1' }}
+          disabled={rollAt > reading.index}
+          onClick={() => onRollCall(rollAt)}
+          variant={segment.kind === 'write' && owed > 0 ? 'contained' : 'outlined'}
+        >
+          {rollAt > reading.index ? 'Numbers: after the first set' : owed > 0 ? `Numbers: ${owed} still owed` : 'Numbers: all written'}
+        </Button>
+      )}
+      {isReady ? (
+        <Button
+          className="main"
+          variant="contained"
+          onClick={() => {
+            readySound();
+            press('start');
+          }}
+        >
+          Start
+        </Button>
+      ) : isPaused ? (
+        <Button className="main" variant="contained" onClick={() => press('resume')}>
+          Go on
+        </Button>
+      ) : segment.endsByClock ? (
+        <Button className="main" variant="contained" onClick={() => press('pause')}>
+          Pause
+        </Button>
+      ) : (
+        <Button className="main" variant={segment.kind === 'write' && owed > 0 ? 'outlined' : 'contained'} onClick={() => press('next')}>
+          {next ? `Next: ${segmentWords(next).toLowerCase()}` : 'Done'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+interface OverProps {
+  pack: RunPack;
+  entries: Record<string, Entry>;
+  onRollCall: (at: number) => void;
+  onBack: () => void;
+  onFinish: () => Promise<void>;
+}
+
+function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
+  const [isFinished, setFinished] = useState(false);
+  const owing = pack.segments.flatMap((segment, at) => {
+    const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask.playerId)]).length;
+    return owed > 0 && owed < segment.asks.length ? [{ at, owed, segment }] : [];
+  });
+  return (
+    <>
+      <h1>That was the session</h1>
+      <p>{Object.keys(entries).length} numbers written down.</p>
+      {owing.map(({ at, owed, segment }) => (
+        <p key={at}>
+          {pack.blocks.find((block) => block.id === segment.blockId)?.title}, {segmentWords(segment).toLowerCase()}, set {segment.set}: {owed} still owed.{' '}
+          <button type="button" className="link" onClick={() => onRollCall(at)}>
+            Write them down
+          </button>
+        </p>
+      ))}
+      <div className="grow" />
+      {isFinished ? (
+        <div className="stack" role="status">
+          <p>The session is closed. What is not sent yet goes out by itself.</p>
+          <Button component={Link} to="/today" variant="contained">
+            To Today
+          </Button>
+        </div>
+      ) : (
+        <div className="thumb">
+          <Button className="main" variant="contained" onClick={() => void onFinish().then(() => setFinished(true))}>
+            Close the session
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}

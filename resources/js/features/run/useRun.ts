@@ -1,0 +1,95 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { clockAt, type Press } from '../../kernel/segmentClock';
+import { runPackQuery } from '../../shared/api/queries';
+import { runPack, type RunPack } from '../../shared/api/schemas';
+import { enterMark, entriesOf, finishRun, keepRunState, keptRunState, type Entry } from '../../shared/lib/outbox';
+
+interface KeptState {
+  pack: unknown;
+  presses: Press[];
+}
+
+/** The run pack from the server, or the one kept on this device when there is no network; and the presses so far. */
+export function useRunState(sessionId: number) {
+  const fetched = useQuery({ ...runPackQuery(sessionId), retry: false });
+  const kept = useQuery({
+    queryKey: ['kept-run', sessionId],
+    queryFn: async () => ((await keptRunState(sessionId)) ?? null) as KeptState | null,
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+  const entries = useQuery({ queryKey: ['entries', sessionId], queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
+  const keptPack = kept.data ? runPack.safeParse(kept.data.pack).data : undefined;
+  // A run under way goes on with the pack it began with.
+  const isUnderWay = (kept.data?.presses.length ?? 0) > 0;
+  const pack = isUnderWay ? (keptPack ?? fetched.data) : (fetched.data ?? (fetched.isError ? keptPack : undefined));
+  return {
+    pack,
+    presses: kept.data?.presses ?? [],
+    entries: entries.data,
+    isPending: kept.isPending || entries.isPending || (!pack && fetched.isPending),
+    fault: fetched.error,
+    retry: () => void fetched.refetch(),
+  };
+}
+
+/** The clock, driven by presses that are kept as they are made. */
+export function useClock(pack: RunPack, firstPresses: Press[]) {
+  const queryClient = useQueryClient();
+  const sessionId = pack.session.id;
+  const [presses, setPresses] = useState(firstPresses);
+  const [nowMs, setNowMs] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = window.setInterval(() => setNowMs(Date.now()), 200);
+    return () => window.clearInterval(timer);
+  }, []);
+  const press = (kind: Press['press'], seconds?: number) => {
+    const atMs = Date.now();
+    const next = [...presses, seconds === undefined ? { press: kind, atMs } : { press: kind, atMs, seconds }];
+    setPresses(next);
+    setNowMs(atMs);
+    void keepRunState(sessionId, { pack, presses: next });
+    queryClient.setQueryData(['kept-run', sessionId], { pack, presses: next });
+  };
+  useEffect(() => {
+    // Before the start the pack is kept too, so that the pitch may be without signal.
+    if (firstPresses.length === 0) void keepRunState(sessionId, { pack, presses: [] });
+  }, [sessionId, pack, firstPresses.length]);
+  const finish = () => {
+    const startedAt = new Date(presses[0]?.atMs ?? Date.now()).toISOString();
+    return finishRun({ sessionId, startedAt, finishedAt: new Date().toISOString() });
+  };
+  return { reading: clockAt(pack.segments, presses, nowMs), press, finish };
+}
+
+/** What has been written down in this run, by roll-call key. */
+export function useEntries(sessionId: number, first: Entry[]) {
+  const [entries, setEntries] = useState<Record<string, Entry>>(() => Object.fromEntries(first.map((entry) => [entry.key, entry])));
+  // Enter and leaving the field come in one breath: the second must see what the first wrote, or one number becomes two marks.
+  const latest = useRef(entries);
+  const put = useCallback((more: Entry[]) => {
+    latest.current = { ...latest.current, ...Object.fromEntries(more.map((entry) => [entry.key, entry])) };
+    setEntries(latest.current);
+  }, []);
+  useEffect(() => {
+    // Refusals come back later, after sending. A number entered meanwhile is newer than what was read.
+    const takeIn = (kept: Entry[]) => put(kept.filter((entry) => (latest.current[entry.key]?.uuid ?? entry.uuid) === entry.uuid));
+    const timer = window.setInterval(() => void entriesOf(sessionId).then(takeIn), 3000);
+    return () => window.clearInterval(timer);
+  }, [sessionId, put]);
+  const enter = (key: string, mark: { playerId: number; lineKey: string; tryNumber: number; value: number; isVoid: boolean }) => {
+    const before = latest.current[key];
+    if (before && before.value === mark.value && before.isVoid === mark.isVoid && !before.refusal) return;
+    const entry: Entry = { key, sessionId, uuid: crypto.randomUUID(), value: mark.value, isVoid: mark.isVoid, refusal: '' };
+    put([entry]);
+    void enterMark(key, {
+      ...mark,
+      uuid: entry.uuid,
+      sessionId,
+      recordedAt: new Date().toISOString(),
+      supersedesUuid: before && !before.refusal ? before.uuid : null,
+    });
+  };
+  return { entries, enter };
+}

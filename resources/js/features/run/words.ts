@@ -1,0 +1,24 @@
+import type { RunPack } from '../../shared/api/schemas';
+import { clock, sideWords } from '../../shared/lib/format';
+
+export type RunSegment = RunPack['segments'][number];
+
+const kinds: Record<string, string> = {
+  'set-up': 'Lay out',
+  explain: 'Explain and show',
+  rest: 'Rest',
+  write: 'Write down',
+  change: 'Change over',
+  water: 'Water',
+  talk: 'Talk',
+  game: 'Game',
+};
+
+/** What happens in a segment, in a few words. */
+export function segmentWords(segment: RunSegment): string {
+  if (segment.kind !== 'work') return kinds[segment.kind] ?? segment.kind;
+  const side = sideWords(segment.side);
+  return side ? side.charAt(0).toUpperCase() + side.slice(1) : 'Work';
+}
+
+export const lengthWords = (segment: RunSegment): string => (segment.endsByClock ? clock(segment.seconds) : `about ${clock(segment.seconds)}`);

@@ -1,0 +1,19 @@
+import { useMutation } from '@tanstack/react-query';
+import { ApiError } from '../../shared/api/client';
+import { signIn } from '../../shared/api/queries';
+import type { Me } from '../../shared/api/schemas';
+
+/** Signs in; faults come back by field, what has none under `form`. */
+export function useSignIn(onSignedIn: (me: Me) => void) {
+  const mutation = useMutation({
+    mutationFn: ({ email, password }: { email: string; password: string }) => signIn(email, password),
+    onSuccess: onSignedIn,
+  });
+  const fault = mutation.error instanceof ApiError ? mutation.error : undefined;
+  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  return {
+    isPending: mutation.isPending,
+    submit: mutation.mutate,
+    faults: { email: at('email'), password: at('password'), form: fault && fault.fields.length === 0 ? fault.message : undefined },
+  };
+}

@@ -1,0 +1,86 @@
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { ApiError } from '../../shared/api/client';
+import { addPlayer, changePlayer } from '../../shared/api/queries';
+import type { Player } from '../../shared/api/schemas';
+import { Choice, Field } from '../../shared/ui/Field';
+import { useSquadId } from '../../shared/ui/SquadChoice';
+
+/** An empty box means none; anything else goes to the server as typed, which says what is wrong with it. */
+const numberOrNull = (text: string): number | null => (text.trim() === '' ? null : Number(text));
+
+export function PlayerDialog({ player, onClose }: { player: Player | undefined; onClose: () => void }) {
+  const id = useId();
+  const { squadId } = useSquadId();
+  const queryClient = useQueryClient();
+  const [form, setForm] = useState({
+    name: player?.name ?? '',
+    bib: player?.bib?.toString() ?? '',
+    strongFoot: player?.strongFoot ?? 'R',
+    birthYear: player?.birthYear?.toString() ?? '',
+  });
+  const save = useMutation({
+    mutationFn: () => {
+      const fields = { name: form.name, strongFoot: form.strongFoot, bib: numberOrNull(form.bib), birthYear: numberOrNull(form.birthYear) };
+      return player ? changePlayer(player.id, fields) : addPlayer(squadId, fields);
+    },
+    onSuccess: async () => {
+      await queryClient.invalidateQueries({ predicate: ({ queryKey }) => ['squad', 'session', 'player'].includes(String(queryKey[0])) });
+      onClose();
+    },
+  });
+  const fault = save.error instanceof ApiError ? save.error : undefined;
+  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  const notNumber = (text: string) => (text.trim() !== '' && Number.isNaN(Number(text)) ? 'This is not a number.' : undefined);
+  const set = (name: keyof typeof form) => (value: string) => setForm((before) => ({ ...before, [name]: value }));
+  return (
+    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+      <form
+        noValidate
+        className="page stack"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (!notNumber(form.bib) && !notNumber(form.birthYear)) save.mutate();
+        }}
+      >
+        <h2 id={id}>{player ? `Change ${player.name}` : 'Add a player'}</h2>
+        <Field label="First name" value={form.name} onValue={set('name')} fault={at('name')} autoFocus />
+        <div className="fields">
+          <Field label="Bib" inputMode="numeric" value={form.bib} onValue={set('bib')} fault={notNumber(form.bib) ?? at('bib')} />
+          <Field
+            label="Birth year"
+            inputMode="numeric"
+            value={form.birthYear}
+            onValue={set('birthYear')}
+            fault={notNumber(form.birthYear) ?? at('birthYear')}
+          />
+          <Choice
+            label="Strong foot"
+            value={form.strongFoot}
+            options={[
+              ['R', 'right'],
+              ['L', 'left'],
+              ['both', 'both'],
+            ]}
+            onValue={set('strongFoot')}
+            fault={at('strongFoot')}
+          />
+        </div>
+        <p className="quiet">The year is enough; a full date of birth is never asked for.</p>
+        {fault && fault.fields.length === 0 && (
+          <p className="notice" role="alert">
+            {fault.message}
+          </p>
+        )}
+        <div className="acts-line">
+          <Button type="submit" variant="contained" disabled={save.isPending}>
+            {player ? 'Keep' : 'Add'}
+          </Button>
+          <Button onClick={onClose}>Cancel</Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

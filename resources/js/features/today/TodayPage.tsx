@@ -1,0 +1,185 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { squadQueries } from '../../shared/api/queries';
+import type { Today } from '../../shared/api/schemas';
+import { clock, clockTime, day, familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { Ribbon } from '../../shared/ui/Ribbon';
+import { useSquadId } from '../../shared/ui/SquadChoice';
+import { Failed, Loading } from '../../shared/ui/States';
+import { NewSession } from './NewSession';
+
+export function TodayPage() {
+  const { squadId, squad } = useSquadId();
+  const today = useQuery(squadQueries.today(squadId));
+  if (today.isPending) return <Loading what="today" />;
+  if (today.isError)
+    return (
+      <div className="page">
+        <Failed fault={today.error} onRetry={() => void today.refetch()} />
+      </div>
+    );
+  const { data } = today;
+  return (
+    <>
+      {data.next ? <NextSession next={data.next} today={data.today} /> : <NothingAhead />}
+      <div className="page two">
+        <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
+        <div className="stack">
+          {data.next && <Who next={data.next} />}
+          <Stale stale={data.stale} />
+          {data.last && <LastTime last={data.last} />}
+          <section className="tight">
+            <h2>Sessions ahead</h2>
+            <ul className="rows">
+              {data.upcoming.map((one) => (
+                <li key={one.id} className="spread">
+                  <Link to={`/plan/${one.id}`}>{one.title}</Link>
+                  <span className="quiet">{day(one.startsAt)}</span>
+                </li>
+              ))}
+            </ul>
+            {squad?.role === 'coach' && <NewSession today={data.today} />}
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}
+
+type NextUp = NonNullable<Today['next']>;
+
+function NextSession({ next, today }: { next: NextUp; today: string }) {
+  const isToday = next.startsAt.slice(0, 10) === today;
+  const titles = Object.fromEntries(next.blocks.map((block) => [block.id, block.title]));
+  return (
+    <>
+      <div className="head">
+        <h1>{next.title}</h1>
+        <p className="quiet">
+          {isToday ? 'Today' : day(next.startsAt)} {next.startsAt.slice(11)} to {clockTime(next.startsAt, next.slotMinutes * 60)} · {next.place}
+        </p>
+        <div className="acts">
+          <Button component={Link} to={`/plan/${next.id}`}>
+            Plan
+          </Button>
+          <Button component={Link} to={`/run/${next.id}`} variant="contained">
+            Run
+          </Button>
+        </div>
+      </div>
+      {next.evaluation && (
+        <div className="ribbon">
+          <Ribbon evaluation={next.evaluation} titles={titles} startsAt={next.startsAt} slotMinutes={next.slotMinutes} />
+        </div>
+      )}
+      {next.problem && (
+        <div className="page">
+          <p className="notice">{next.problem}</p>
+        </div>
+      )}
+    </>
+  );
+}
+
+function RunningOrder({ next }: { next: NextUp }) {
+  const { evaluation } = next;
+  return (
+    <section className="tight">
+      <h2>Running order</h2>
+      <ul className="rows">
+        {next.blocks.map((block) => {
+          const worked = evaluation?.blocks.find((one) => one.id === block.id);
+          return (
+            <li key={block.id} className="spread">
+              <span>
+                <span className="num">{worked ? clockTime(next.startsAt, worked.startSeconds) : ''}</span>&ensp;{block.title}
+              </span>
+              <span className="num">{worked ? clock(worked.meanSeconds) : ''}</span>
+            </li>
+          );
+        })}
+      </ul>
+      {next.blocks.length === 0 && (
+        <p>
+          Nothing planned yet. <Link to={`/plan/${next.id}`}>Plan it</Link>
+        </p>
+      )}
+      {evaluation && evaluation.blocks.length > 0 && (
+        <p>
+          Done by <span className="num">{clockTime(next.startsAt, evaluation.fiveInTenSeconds)}</span> half the time,{' '}
+          <span className="num">{clockTime(next.startsAt, evaluation.eightInTenSeconds)}</span> eight in ten. Touches a player:{' '}
+          <span className="left">left</span> <span className="num left">{evaluation.touches.left}</span>, <span className="right">right</span>{' '}
+          <span className="num right">{evaluation.touches.right}</span>.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Who({ next }: { next: NextUp }) {
+  const missing = next.players.filter((player) => !next.comingPlayerIds.includes(player.id));
+  return (
+    <section className="tight">
+      <h2>
+        {next.comingPlayerIds.length} of {next.players.length} coming
+      </h2>
+      <p>{missing.length === 0 ? 'Nobody is missing.' : `Missing: ${missing.map((player) => player.name).join(', ')}.`}</p>
+    </section>
+  );
+}
+
+function Stale({ stale }: { stale: Today['stale'] }) {
+  return (
+    <section className="tight">
+      <h2>Not met for a while</h2>
+      {stale.length === 0 ? (
+        <p>Every skill family the squad has worked on was met in the last three weeks.</p>
+      ) : (
+        <ul className="rows">
+          {stale.map((one) => (
+            <li key={one.family} className="spread">
+              <span>{familyWords(one.family)}</span>
+              <span className="quiet">
+                {one.days} days, last on {shortDay(one.lastOn)}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function LastTime({ last }: { last: NonNullable<Today['last']> }) {
+  return (
+    <section className="tight">
+      <h2>Own records set on {shortDay(last.startsAt)}</h2>
+      {last.records.length === 0 && <p>None. That is most evenings.</p>}
+      <ul className="rows">
+        {last.records.slice(0, 8).map((record) => (
+          <li key={`${record.playerId}-${record.drillName}-${record.side}`} className="spread">
+            <span>
+              <Link to={`/player/${record.playerId}`}>{record.playerName}</Link>{' '}
+              <span className="quiet">
+                {record.drillName}, {sideWords(record.side)}
+              </span>
+            </span>
+            <span>
+              <span className="num">{mark(record.value, record.unit === 's' ? 0.1 : 1)}</span> {record.unit}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function NothingAhead() {
+  return (
+    <div className="head">
+      <h1>No session ahead</h1>
+      <p className="quiet">Add the next one and plan it.</p>
+    </div>
+  );
+}

@@ -1,0 +1,97 @@
+import type { ZodType } from 'zod';
+
+export interface FieldFault {
+  path: string;
+  message: string;
+}
+
+/** Why a call failed, in terms a screen can act on. */
+export type ApiErrorKind = 'offline' | 'signed-out' | 'invalid' | 'stale' | 'not-found' | 'away' | 'server' | 'contract';
+
+export class ApiError extends Error {
+  constructor(
+    readonly kind: ApiErrorKind,
+    message: string,
+    readonly fields: FieldFault[] = [],
+    readonly current?: unknown,
+  ) {
+    super(message);
+    this.name = 'ApiError';
+  }
+}
+
+const kindOfStatus: Record<number, ApiErrorKind> = {
+  401: 'signed-out',
+  404: 'not-found',
+  412: 'stale',
+  422: 'invalid',
+  429: 'invalid',
+  502: 'away',
+  503: 'away',
+  504: 'away',
+};
+
+interface Call {
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE';
+  body?: unknown;
+  headers?: Record<string, string>;
+  signal?: AbortSignal;
+}
+
+/** Calls the server and parses the answer; throws an `ApiError` whatever goes wrong. */
+export async function callApi<T>(path: string, schema: ZodType<T>, call: Call): Promise<T> {
+  let response = await send(path, call);
+  if (response.status === 419) {
+    // The sign-in was renewed elsewhere: a read brings the new token, then the write is tried once more.
+    await send('/pulse', { method: 'GET' });
+    response = await send(path, call);
+  }
+  const body = await readJson(response);
+  if (!response.ok) throw failure(response.status, body);
+  const parsed = schema.safeParse(body);
+  if (!parsed.success) throw new ApiError('contract', 'The server answered in a way this page does not know. Load the page again.');
+  return parsed.data;
+}
+
+export const getJson = <T>(path: string, schema: ZodType<T>, signal?: AbortSignal): Promise<T> =>
+  callApi(path, schema, signal ? { method: 'GET', signal } : { method: 'GET' });
+
+async function send(path: string, { method, body, headers, signal }: Call): Promise<Response> {
+  try {
+    return await fetch(`/api/v1${path}`, {
+      method,
+      credentials: 'same-origin',
+      headers: {
+        Accept: 'application/json',
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': readToken() }),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(signal ? { signal } : {}),
+    });
+  } catch (fault) {
+    if (signal?.aborted) throw fault;
+    throw new ApiError('offline', 'No connection. What you entered is still here.');
+  }
+}
+
+function readToken(): string {
+  const cookie = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='));
+  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
+}
+
+async function readJson(response: Response): Promise<unknown> {
+  try {
+    return await response.json();
+  } catch {
+    return undefined;
+  }
+}
+
+function failure(status: number, body: unknown): ApiError {
+  const problem = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
+  const detail = typeof problem.detail === 'string' ? problem.detail : 'The server cannot be reached just now. What you entered is still here.';
+  const fields = Array.isArray(problem.fields) ? (problem.fields as FieldFault[]) : [];
+  return new ApiError(kindOfStatus[status] ?? 'server', detail, fields, problem.current);
+}

@@ -1,0 +1,78 @@
+import { queryOptions } from '@tanstack/react-query';
+import { z } from 'zod';
+import { callApi, getJson } from './client';
+import { drill, evaluation, markResults, me, player, playerPage, runPack, session, squadBoard, today, type PlanBlock } from './schemas';
+
+/** Keys go from wide to narrow, so that `['squad', id]` invalidates everything below it. */
+export const meQuery = queryOptions({ queryKey: ['me'], queryFn: ({ signal }) => getJson('/me', me, signal), retry: false });
+
+export const squadQueries = {
+  today: (squadId: number) =>
+    queryOptions({ queryKey: ['squad', squadId, 'today'], queryFn: ({ signal }) => getJson(`/squads/${squadId}/today`, today, signal) }),
+  board: (squadId: number) =>
+    queryOptions({ queryKey: ['squad', squadId, 'board'], queryFn: ({ signal }) => getJson(`/squads/${squadId}`, squadBoard, signal) }),
+  drills: (squadId: number) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills'],
+      queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drills`, z.object({ drills: z.array(drill) }), signal)).drills,
+      staleTime: 600_000,
+    }),
+};
+export const playerQuery = (playerId: number) =>
+  queryOptions({ queryKey: ['player', playerId], queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
+export const sessionQuery = (sessionId: number) =>
+  queryOptions({ queryKey: ['session', sessionId], queryFn: ({ signal }) => getJson(`/sessions/${sessionId}`, session, signal) });
+export const runPackQuery = (sessionId: number) =>
+  queryOptions({
+    queryKey: ['run', sessionId],
+    queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/run`, runPack, signal),
+    staleTime: Infinity,
+  });
+
+export interface PlanDraft {
+  slotMinutes: number;
+  blocks: PlanBlock[];
+  comingPlayerIds: number[];
+}
+export interface PlanHeader {
+  title: string;
+  place: string;
+  startsAt: string;
+}
+export const previewQuery = (squadId: number, draft: PlanDraft) =>
+  queryOptions({
+    queryKey: ['preview', squadId, draft],
+    queryFn: ({ signal }) => callApi(`/squads/${squadId}/preview`, evaluation, { method: 'POST', body: draft, signal }),
+    gcTime: 60_000,
+  });
+
+export const signIn = (email: string, password: string) => callApi('/sign-in', me, { method: 'POST', body: { email, password } });
+export const signOut = () => callApi('/sign-in', z.object({ signedIn: z.boolean() }), { method: 'DELETE' });
+
+export const keepPlan = (sessionId: number, version: number, body: PlanDraft & PlanHeader) =>
+  callApi(`/sessions/${sessionId}`, session, { method: 'PUT', body, headers: { 'If-Match': `"${version}"` } });
+export const addSession = (squadId: number, body: PlanDraft & PlanHeader) => callApi(`/squads/${squadId}/sessions`, session, { method: 'POST', body });
+export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string }) =>
+  callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
+
+export interface PlayerFields {
+  name: string;
+  bib: number | null;
+  strongFoot: string;
+  birthYear: number | null;
+}
+export const addPlayer = (squadId: number, body: PlayerFields) => callApi(`/squads/${squadId}/players`, player, { method: 'POST', body });
+export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/players/${playerId}`, player, { method: 'PUT', body });
+
+export interface MarkToSend {
+  uuid: string;
+  playerId: number;
+  sessionId: number;
+  lineKey: string;
+  tryNumber: number;
+  value: number;
+  isVoid: boolean;
+  recordedAt: string;
+  supersedesUuid: string | null;
+}
+export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults, { method: 'POST', body: { marks } });

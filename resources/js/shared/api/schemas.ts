@@ -1,0 +1,223 @@
+import { z } from 'zod';
+
+/** What the server sends, parsed at the boundary. Field names carry their units. */
+export const sideName = z.enum(['R', 'L', 'both', 'alternating']);
+export const strongFoot = z.enum(['R', 'L', 'both']);
+
+export const squadRef = z.object({
+  id: z.number(),
+  name: z.string(),
+  ageGroup: z.string(),
+  lengthUnit: z.string(),
+  role: z.enum(['coach', 'assistant']),
+});
+export const me = z.object({ name: z.string(), clubName: z.string(), today: z.string(), squads: z.array(squadRef) });
+
+export const player = z.object({
+  id: z.number(),
+  name: z.string(),
+  bib: z.number().nullable(),
+  strongFoot,
+  birthYear: z.number().nullable(),
+});
+
+export const dose = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('timed'), workSeconds: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('reps'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('quota'), good: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('race'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
+]);
+
+const point = z.object({ xMetres: z.number(), yMetres: z.number() });
+export const drawing = z.object({
+  kind: z.string(),
+  markers: z.array(point.extend({ shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
+  path: z.array(point),
+  pathLength: z.object({ metres: z.number(), text: z.string() }).nullable(),
+  dimensions: z.array(z.object({ from: point, to: point, text: z.string() })),
+  labels: z.array(point.extend({ text: z.string() })),
+  spaceText: z.string(),
+});
+export const contact = z.object({ foot: z.string(), surface: z.string() });
+export const drill = z.object({
+  versionId: z.number(),
+  slug: z.string(),
+  name: z.string(),
+  family: z.string(),
+  summary: z.string(),
+  script: z.string(),
+  contacts: z.array(contact),
+  contactsLeft: z.array(contact),
+  touchesPerRep: z.number(),
+  secondsPerRep: z.number(),
+  dose,
+  scoring: z
+    .object({
+      kind: z.string(),
+      unit: z.string(),
+      better: z.enum(['higher', 'lower']),
+      starts: z.string(),
+      stops: z.string(),
+      countsOnlyIf: z.string(),
+      voids: z.string(),
+      fault: z.string(),
+    })
+    .nullable(),
+  organisation: z.object({ workers: z.number(), playerServers: z.number(), service: z.string() }),
+  points: z.array(z.string()),
+  faults: z.array(z.object({ fault: z.string(), fix: z.string() })),
+  cautions: z.array(z.string()),
+  drawing,
+});
+
+export const planBlock = z.object({
+  id: z.string(),
+  kind: z.enum(['drill', 'water', 'talk', 'game']),
+  title: z.string(),
+  minutes: z.number().nullable(),
+  drillVersionId: z.number().nullable(),
+  dose: dose.nullable(),
+  tempo: z.enum(['learn', 'steady', 'match']).nullable(),
+  stations: z.number().nullable(),
+});
+export const sessionSummary = z.object({
+  id: z.number(),
+  squadId: z.number(),
+  title: z.string(),
+  place: z.string(),
+  startsAt: z.string(),
+  slotMinutes: z.number(),
+  version: z.number(),
+  isRun: z.boolean(),
+});
+export const session = sessionSummary.extend({
+  blocks: z.array(planBlock),
+  comingPlayerIds: z.array(z.number()),
+  players: z.array(player),
+});
+
+export const segment = z.object({
+  id: z.string(),
+  blockId: z.string(),
+  kind: z.enum(['set-up', 'explain', 'work', 'rest', 'write', 'change', 'water', 'talk', 'game']),
+  seconds: z.number(),
+  endsByClock: z.boolean(),
+  side: z.string().nullable(),
+  set: z.number().nullable(),
+  turn: z.number().nullable(),
+  working: z.array(z.number()),
+  leftTouches: z.number(),
+  rightTouches: z.number(),
+});
+const touches = z.object({ left: z.number(), right: z.number(), other: z.number(), bySurface: z.unknown() });
+export const blockEvaluation = z.object({
+  id: z.string(),
+  startSeconds: z.number(),
+  meanSeconds: z.number(),
+  partSeconds: z.record(z.string(), z.number()),
+  stations: z.number(),
+  turns: z.number(),
+  markers: z.number(),
+  longestWaitSeconds: z.number(),
+  touches,
+  segments: z.array(segment),
+  how: z.array(z.string()),
+  warnings: z.array(z.string()),
+});
+export const evaluation = z.object({
+  meanSeconds: z.number(),
+  standardDeviationSeconds: z.number(),
+  fiveInTenSeconds: z.number(),
+  eightInTenSeconds: z.number(),
+  chanceInSlot: z.number(),
+  touches,
+  blocks: z.array(blockEvaluation),
+});
+
+export const today = z.object({
+  today: z.string(),
+  next: session.extend({ evaluation: evaluation.nullable(), problem: z.string().nullable() }).nullable(),
+  last: sessionSummary
+    .extend({
+      records: z.array(z.object({ playerId: z.number(), playerName: z.string(), drillName: z.string(), side: sideName, value: z.number(), unit: z.string() })),
+    })
+    .nullable(),
+  stale: z.array(z.object({ family: z.string(), lastOn: z.string(), days: z.number() })),
+  upcoming: z.array(sessionSummary),
+});
+
+export const recordLine = z.object({
+  key: z.string(),
+  drillSlug: z.string(),
+  drillName: z.string(),
+  family: z.string(),
+  side: sideName,
+  unit: z.string(),
+  better: z.enum(['higher', 'lower']),
+  step: z.number(),
+  least: z.number(),
+  most: z.number(),
+  window: z.string(),
+  rule: z.record(z.string(), z.string()),
+});
+export const standing = z.object({
+  days: z.array(z.object({ on: z.string(), best: z.number(), median: z.number(), tries: z.number() })),
+  record: z.object({ on: z.string(), value: z.number() }).nullable(),
+  target: z.object({ value: z.number(), because: z.string() }).nullable(),
+});
+const standings = z.record(z.string(), z.record(z.string(), standing));
+
+export const squadBoard = z.object({
+  id: z.number(),
+  name: z.string(),
+  ageGroup: z.string(),
+  today: z.string(),
+  players: z.array(player),
+  lines: z.array(recordLine),
+  standings,
+});
+export const playerPage = player.extend({
+  squadId: z.number(),
+  squadName: z.string(),
+  lines: z.array(standing.extend({ line: recordLine })),
+});
+
+export const runPack = z.object({
+  session: sessionSummary,
+  players: z.array(player),
+  blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), drill: drill.nullable() })),
+  segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string() })) })),
+  lines: z.record(z.string(), recordLine),
+  standings,
+});
+
+export const markResults = z.object({
+  results: z.array(
+    z.object({
+      index: z.number(),
+      uuid: z.string().nullable(),
+      status: z.enum(['accepted', 'duplicate', 'refused']),
+      code: z.string().optional(),
+      message: z.string().optional(),
+    }),
+  ),
+});
+
+export type Me = z.infer<typeof me>;
+export type SquadRef = z.infer<typeof squadRef>;
+export type Player = z.infer<typeof player>;
+export type Dose = z.infer<typeof dose>;
+export type Drill = z.infer<typeof drill>;
+export type Drawing = z.infer<typeof drawing>;
+export type PlanBlock = z.infer<typeof planBlock>;
+export type Session = z.infer<typeof session>;
+export type SessionSummary = z.infer<typeof sessionSummary>;
+export type Segment = z.infer<typeof segment>;
+export type Evaluation = z.infer<typeof evaluation>;
+export type BlockEvaluation = z.infer<typeof blockEvaluation>;
+export type Today = z.infer<typeof today>;
+export type RecordLine = z.infer<typeof recordLine>;
+export type Standing = z.infer<typeof standing>;
+export type SquadBoard = z.infer<typeof squadBoard>;
+export type PlayerPage = z.infer<typeof playerPage>;
+export type RunPack = z.infer<typeof runPack>;

@@ -1,0 +1,55 @@
+/** Formatting only: numbers come rounded from the core. */
+export function clock(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds));
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** The clock of a count-down: a started second is shown until it is over. */
+export function countdown(milliseconds: number): string {
+  const whole = milliseconds > 0 ? Math.ceil(milliseconds / 1000) : Math.floor(-milliseconds / 1000);
+  return `${whole > 0 && milliseconds < 0 ? '+' : ''}${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** Clock time so many seconds after a local start such as 2026-11-24T18:00. */
+export function clockTime(startsAt: string, seconds: number): string {
+  const [hours = 0, minutes = 0] = startsAt.slice(11, 16).split(':').map(Number);
+  const total = (hours * 60 + minutes + Math.round(seconds / 60)) % 1440;
+  return `${String(Math.floor(total / 60)).padStart(2, '0')}:${String(total % 60).padStart(2, '0')}`;
+}
+
+const days = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** 2026-11-24 → Tuesday 24 Nov */
+export function day(iso: string): string {
+  const [year = 0, month = 1, date = 1] = iso.slice(0, 10).split('-').map(Number);
+  return `${days[new Date(Date.UTC(year, month - 1, date)).getUTCDay()]} ${date} ${months[month - 1]}`;
+}
+export const shortDay = (iso: string): string => day(iso).split(' ').slice(1).join(' ');
+
+export function mark(value: number, step: number): string {
+  return step < 1 ? value.toFixed(1) : String(value);
+}
+
+const sides: Record<string, string> = {
+  R: 'right foot',
+  L: 'left foot',
+  both: 'both feet',
+  alternating: 'feet in turn',
+  strong: 'strong foot',
+  weaker: 'other foot',
+};
+export const sideWords = (side: string | null): string => (side === null ? '' : (sides[side] ?? side));
+
+const families: Record<string, string> = {
+  'ball-mastery': 'Ball mastery',
+  dribbling: 'Dribbling',
+  turning: 'Turning',
+  'first-touch': 'First touch',
+  passing: 'Passing',
+  '1v1-moves': '1v1 moves',
+  juggling: 'Juggling',
+  striking: 'Striking',
+  footwork: 'Footwork',
+};
+export const familyWords = (family: string): string => families[family] ?? family;

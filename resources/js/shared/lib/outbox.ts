@@ -1,0 +1,134 @@
+import Dexie, { type EntityTable } from 'dexie';
+import { useSyncExternalStore } from 'react';
+import { ApiError } from '../api/client';
+import { keepRun, sendMarks, type MarkToSend } from '../api/queries';
+
+/** A number entered on this device, as the roll call shows it; it stays after sending. */
+export interface Entry {
+  /** session|segment|player */
+  key: string;
+  sessionId: number;
+  uuid: string;
+  value: number;
+  isVoid: boolean;
+  /** Why the server would not take it; empty while it waits or once it is taken. */
+  refusal: string;
+}
+interface Waiting {
+  uuid: string;
+  entryKey: string;
+  mark: MarkToSend;
+}
+interface Finish {
+  sessionId: number;
+  startedAt: string;
+  finishedAt: string;
+}
+interface KeptRun {
+  sessionId: number;
+  state: string;
+}
+
+const database = new Dexie('fleet-sparrow') as Dexie & {
+  outbox: EntityTable<Waiting, 'uuid'>;
+  entries: EntityTable<Entry, 'key'>;
+  finishes: EntityTable<Finish, 'sessionId'>;
+  runs: EntityTable<KeptRun, 'sessionId'>;
+};
+database.version(1).stores({ outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' });
+
+const batchSize = 100;
+let unsent = 0;
+let isSignedOut = false;
+const listeners = new Set<() => void>();
+
+function tell(): void {
+  listeners.forEach((listener) => listener());
+}
+async function recount(): Promise<void> {
+  unsent = await database.outbox.count();
+  tell();
+}
+void recount().catch(() => undefined);
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** How many marks wait on this device. */
+export const useUnsentMarks = (): number => useSyncExternalStore(subscribe, () => unsent);
+
+/** Whether what waits needs somebody to sign in first. Said quietly: nobody is stopped in the middle of a roll call. */
+export const useNeedsSignIn = (): boolean => useSyncExternalStore(subscribe, () => isSignedOut && unsent > 0);
+
+/** Keeps a mark on the device, in one transaction with what the roll call shows, then tries to send. */
+export async function enterMark(entryKey: string, mark: MarkToSend): Promise<Entry> {
+  const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid, refusal: '' };
+  await database.transaction('rw', database.outbox, database.entries, async () => {
+    await database.entries.put(entry);
+    await database.outbox.add({ uuid: mark.uuid, entryKey, mark });
+  });
+  await recount();
+  void flushMarks();
+  return entry;
+}
+
+export const entriesOf = (sessionId: number): Promise<Entry[]> => database.entries.where('sessionId').equals(sessionId).toArray();
+
+let flushing: Promise<void> | null = null;
+
+/** Sends what waits, batch by batch. Never throws: what cannot be sent goes on waiting. One run at a time. */
+export function flushMarks(): Promise<void> {
+  flushing ??= sendAll().finally(() => {
+    flushing = null;
+  });
+  return flushing;
+}
+
+async function sendAll(): Promise<void> {
+  try {
+    for (;;) {
+      const waiting = await database.outbox.limit(batchSize).toArray();
+      isSignedOut = false;
+      if (waiting.length === 0) {
+        await sendFinishes();
+        return;
+      }
+      const { results } = await sendMarks(waiting.map((one) => one.mark));
+      await database.transaction('rw', database.outbox, database.entries, async () => {
+        for (const result of results) {
+          const one = waiting[result.index];
+          if (!one) continue;
+          await database.outbox.delete(one.uuid);
+          if (result.status === 'refused') await database.entries.update(one.entryKey, { refusal: result.message ?? 'The server would not take this number.' });
+        }
+      });
+      await recount();
+    }
+  } catch (fault) {
+    // Offline, signed out or the records away: the marks stay and go out with the next try.
+    isSignedOut = fault instanceof ApiError && fault.kind === 'signed-out';
+    await recount().catch(() => undefined);
+  }
+}
+
+/** Keeps that a run is over, to be told to the server now or when it can be reached. */
+export async function finishRun(finish: Finish): Promise<void> {
+  await database.finishes.put(finish);
+  await flushMarks();
+}
+
+async function sendFinishes(): Promise<void> {
+  for (const { sessionId, startedAt, finishedAt } of await database.finishes.toArray()) {
+    await keepRun(sessionId, { startedAt, finishedAt });
+    await database.finishes.delete(sessionId);
+  }
+}
+
+export const keepRunState = (sessionId: number, state: unknown): Promise<unknown> => database.runs.put({ sessionId, state: JSON.stringify(state) });
+
+export async function keptRunState(sessionId: number): Promise<unknown> {
+  const kept = await database.runs.get(sessionId);
+  return kept ? (JSON.parse(kept.state) as unknown) : undefined;
+}

@@ -1,0 +1,82 @@
+import type { Drawing } from '../api/schemas';
+
+/** A layout as a builder's plan: thin ink, open shapes with their colour written, dimension lines. Metres in, squad's unit on the labels. */
+export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
+  const xs = [...drawing.markers, ...drawing.path, ...drawing.labels].map((point) => point.xMetres);
+  const ys = [...drawing.markers, ...drawing.path, ...drawing.labels].map((point) => point.yMetres);
+  const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  // Long and narrow layouts keep room for their words; the scale is the same both ways.
+  const scale = Math.min(430 / Math.max(maxX - minX, 0.5), 250 / Math.max(maxY - minY, 0.5));
+  const drawnWidth = (maxX - minX) * scale;
+  const drawnHeight = (maxY - minY) * scale;
+  const width = 560;
+  const height = drawnHeight + 130;
+  const x = (metres: number) => (width - drawnWidth) / 2 + (metres - minX) * scale;
+  const y = (metres: number) => 46 + (maxY - metres) * scale;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      role="img"
+      aria-label={`Layout of ${title}: ${drawing.markers.length} markers, ${drawing.dimensions.map((line) => line.text).join(', ')}.`}
+    >
+      {drawing.kind === 'wall-lane' && <line x1={x(minX) - 30} x2={x(maxX) + 30} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth="6" />}
+      {drawing.path.length > 1 && (
+        <polyline
+          points={drawing.path.map((point) => `${x(point.xMetres)},${y(point.yMetres)}`).join(' ')}
+          fill="none"
+          stroke="var(--quiet)"
+          strokeWidth="1.5"
+          strokeDasharray="6 5"
+        />
+      )}
+      {drawing.path[0] && <circle cx={x(drawing.path[0].xMetres)} cy={y(drawing.path[0].yMetres)} r="4.5" fill="var(--ink)" />}
+      {drawing.markers.map((marker, i) => (
+        <g key={i} transform={`translate(${x(marker.xMetres)} ${y(marker.yMetres)})`}>
+          <Shape shape={marker.shape} />
+          <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)">
+            {marker.colour}
+          </text>
+        </g>
+      ))}
+      {drawing.labels.map((label, i) => (
+        <text key={i} x={x(label.xMetres)} y={y(label.yMetres) + (drawing.kind === 'wall-lane' ? -12 : 32)} fontSize="14" textAnchor="middle" fill="var(--ink)">
+          {label.text}
+        </text>
+      ))}
+      {drawing.dimensions.map((line, i) => (
+        <Dimension key={i} from={[x(line.from.xMetres), y(line.from.yMetres)]} to={[x(line.to.xMetres), y(line.to.yMetres)]} text={line.text} lane={i} />
+      ))}
+    </svg>
+  );
+}
+
+function Shape({ shape }: { shape: 'triangle' | 'square' | 'ring' }) {
+  const pen = { fill: 'var(--card)', stroke: 'var(--ink)', strokeWidth: 1.6 };
+  if (shape === 'ring') return <circle r="7" {...pen} />;
+  if (shape === 'square') return <rect x="-7" y="-7" width="14" height="14" {...pen} />;
+  return <path d="M0 -9L9 7H-9Z" {...pen} />;
+}
+
+/** A dimension line with serifs, set off from what it measures; a level one goes below, an upright one to the right. */
+function Dimension({ from, to, text, lane }: { from: [number, number]; to: [number, number]; text: string; lane: number }) {
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy) || 1;
+  const isUpright = Math.abs(dy) > Math.abs(dx) * 3;
+  const isLevel = Math.abs(dx) > Math.abs(dy) * 3;
+  const off = isLevel ? 46 + lane * 16 : isUpright ? 34 : 40;
+  const side: [number, number] = isLevel ? [0, 1] : isUpright ? [1, 0] : [-dy / length, -Math.abs(dx) / length];
+  const [ox, oy] = [side[0] * off * (isLevel || isUpright ? 1 : Math.sign(dy) * -1), side[1] * off];
+  const [ax, ay, bx, by] = [from[0] + ox, from[1] + oy, to[0] + ox, to[1] + oy];
+  const [sx, sy] = [(-dy / length) * 6, (dx / length) * 6];
+  const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
+  const room = text.length * 7.5 + 10;
+  return (
+    <g stroke="var(--ink)" strokeWidth="1">
+      <path d={`M${ax} ${ay}L${bx} ${by}M${ax - sx} ${ay - sy}l${2 * sx} ${2 * sy}M${bx - sx} ${by - sy}l${2 * sx} ${2 * sy}`} fill="none" />
+      <rect x={mx - room / 2} y={my - 9} width={room} height="18" fill="var(--card)" stroke="none" />
+      <text x={mx} y={my + 5} fontSize="14" textAnchor="middle" fill="var(--ink)" stroke="none">
+        {text}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,160 @@
+import type { BlockEvaluation, Evaluation, Segment } from '../api/schemas';
+import { clock, clockTime } from '../lib/format';
+import { Stitch } from './Stitches';
+
+const width = 1180;
+const seam = 92;
+const tallest = 42;
+const spacing = 6;
+const letter = 7.2;
+
+interface RibbonProps {
+  evaluation: Evaluation;
+  titles: Record<string, string>;
+  startsAt: string;
+  slotMinutes: number;
+  selectedId?: string | undefined;
+  onSelect?: ((blockId: string) => void) | undefined;
+}
+
+/** A session as one seam to scale: work in stitches, rest in gaps, set-up dotted, talk a bar, and where it is likely to end. */
+export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, onSelect }: RibbonProps) {
+  const slot = slotMinutes * 60;
+  const end = Math.max(slot, evaluation.eightInTenSeconds, evaluation.meanSeconds) * 1.02;
+  const x = (seconds: number) => (seconds / end) * (width - 8) + 4;
+  const most = Math.max(1, ...evaluation.blocks.flatMap((block) => block.segments.flatMap((one) => [one.leftTouches, one.rightTouches])));
+  const fiveAt = x(evaluation.fiveInTenSeconds);
+  const eightAt = x(evaluation.eightInTenSeconds);
+  return (
+    <svg viewBox={`0 0 ${width} 186`} role="img" aria-label={words(evaluation, titles, startsAt)}>
+      <line x1={0} x2={width} y1={seam} y2={seam} stroke="var(--quiet)" strokeDasharray="1 4" />
+      {evaluation.blocks.map((block, i) => (
+        <Stretch
+          key={block.id}
+          block={block}
+          title={titles[block.id] ?? ''}
+          x={x}
+          most={most}
+          isHigh={i % 2 === 1}
+          labelEnd={x(evaluation.blocks[i + 2]?.startSeconds ?? end)}
+          isSelected={block.id === selectedId}
+          onSelect={onSelect}
+        />
+      ))}
+      <Scale startsAt={startsAt} end={end} x={x} />
+      <line x1={x(slot)} x2={x(slot)} y1={34} y2={150} stroke="var(--ink)" strokeWidth="2" />
+      <path d={`M${fiveAt - 6} 138h12l-6 11z`} fill="var(--ink)" />
+      <path d={`M${eightAt - 6} 138h12l-6 11z`} fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+      <text x={fiveAt - 9} y={147} textAnchor="end" fontSize="13" fill="var(--ink)">
+        5 in 10
+      </text>
+      <text
+        x={Math.min(eightAt + 9, width - 2)}
+        y={eightAt > width - 60 ? 132 : 147}
+        textAnchor={eightAt > width - 60 ? 'end' : 'start'}
+        fontSize="13"
+        fill="var(--ink)"
+      >
+        8 in 10
+      </text>
+    </svg>
+  );
+}
+
+interface StretchProps {
+  block: BlockEvaluation;
+  title: string;
+  x: (seconds: number) => number;
+  most: number;
+  isHigh: boolean;
+  /** Where the next label of the same height begins. */
+  labelEnd: number;
+  isSelected: boolean;
+  onSelect: ((blockId: string) => void) | undefined;
+}
+
+function Stretch({ block, title, x, most, isHigh, labelEnd, isSelected, onSelect }: StretchProps) {
+  const from = x(block.startSeconds);
+  const to = x(block.startSeconds + block.meanSeconds);
+  const total = block.segments.reduce((sum, one) => sum + one.seconds, 0) || 1;
+  const room = Math.max(3, Math.floor((labelEnd - from - 8) / letter));
+  return (
+    <g onClick={onSelect && (() => onSelect(block.id))} style={onSelect && { cursor: 'pointer' }}>
+      {isSelected && <rect x={from} y={36} width={to - from} height={100} fill="var(--card)" stroke="var(--now)" strokeWidth="3" />}
+      <rect x={from} y={20} width={to - from} height={116} fill="transparent" />
+      <line x1={from} x2={from} y1={isHigh ? 12 : 28} y2={seam} stroke="var(--line)" />
+      <text x={from + 3} y={isHigh ? 12 : 28} fontSize="13" fontWeight={isSelected ? 700 : 400} fill="var(--ink)">
+        {title.length > room ? `${title.slice(0, room - 1)}…` : title}
+      </text>
+      {block.segments.map((segment, i) => {
+        const before = block.segments.slice(0, i).reduce((sum, one) => sum + one.seconds, 0);
+        const start = x(block.startSeconds + (before / total) * block.meanSeconds);
+        const stop = x(block.startSeconds + ((before + segment.seconds) / total) * block.meanSeconds);
+        return <Piece key={segment.id} segment={segment} from={start} to={stop} most={most} />;
+      })}
+    </g>
+  );
+}
+
+function Piece({ segment, from, to, most }: { segment: Segment; from: number; to: number; most: number }) {
+  const length = Math.max(0, to - from);
+  switch (segment.kind) {
+    case 'work':
+      return <Work segment={segment} from={from} length={length} most={most} />;
+    case 'rest':
+      return null;
+    case 'set-up':
+      return <rect x={from} y={seam - 7} width={length} height={14} fill="none" stroke="var(--quiet)" strokeDasharray="2 2" />;
+    case 'explain':
+    case 'talk':
+      return <rect x={from} y={seam - 3} width={length} height={6} fill="var(--quiet)" />;
+    case 'game':
+      return <rect x={from} y={seam - 16} width={length} height={32} fill="none" stroke="var(--quiet)" />;
+    case 'water':
+      return <rect x={from} y={seam - 9} width={length} height={18} fill="var(--line)" />;
+    default:
+      return <line x1={from} x2={to} y1={seam} y2={seam} stroke="var(--quiet)" strokeWidth="2" />;
+  }
+}
+
+/** Stitches fill the time at even steps; their height is how many touches of that foot one player makes. */
+function Work({ segment, from, length, most }: { segment: Segment; from: number; length: number; most: number }) {
+  const count = Math.max(1, Math.floor((length - 4) / spacing));
+  const height = (touches: number) => (touches > 0 ? 5 + (tallest - 5) * Math.sqrt(touches / most) : 0);
+  const right = height(segment.rightTouches);
+  const left = height(segment.leftTouches);
+  if (right === 0 && left === 0) return <line x1={from} x2={from + length} y1={seam} y2={seam} stroke="var(--ink)" strokeWidth="4" strokeDasharray="3 4" />;
+  return (
+    <>
+      {Array.from({ length: count }, (_, i) => (
+        <g key={i}>
+          {right > 0 && <Stitch x={from + i * spacing} y={seam} foot="R" height={right} width={4} />}
+          {left > 0 && <Stitch x={from + i * spacing} y={seam} foot="L" height={left} width={4} />}
+        </g>
+      ))}
+    </>
+  );
+}
+
+function Scale({ startsAt, end, x }: { startsAt: string; end: number; x: (seconds: number) => number }) {
+  const ticks = Array.from({ length: Math.floor(end / 300) + 1 }, (_, i) => i * 300);
+  return (
+    <g>
+      {ticks.map((seconds) => (
+        <g key={seconds}>
+          <line x1={x(seconds)} x2={x(seconds)} y1={150} y2={seconds % 900 === 0 ? 160 : 155} stroke="var(--quiet)" />
+          {seconds % 900 === 0 && (
+            <text x={x(seconds)} y={176} fontSize="13" textAnchor={seconds === 0 ? 'start' : 'middle'} fill="var(--quiet)">
+              {clockTime(startsAt, seconds)}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function words(evaluation: Evaluation, titles: Record<string, string>, startsAt: string): string {
+  const blocks = evaluation.blocks.map((block) => `${clockTime(startsAt, block.startSeconds)} ${titles[block.id] ?? ''}, ${clock(block.meanSeconds)}`);
+  return `Time ribbon. ${blocks.join('. ')}.`;
+}

@@ -1,0 +1,17 @@
+<!doctype html>
+<html lang="en">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="theme-color" content="#F6F1E6">
+    <meta name="robots" content="noindex">
+    <title>Fleet Sparrow</title>
+    <link rel="icon" href="/sparrow.svg" type="image/svg+xml">
+    @viteReactRefresh
+    @vite('resources/js/app/main.tsx')
+</head>
+<body>
+    <div id="root"></div>
+    <noscript>Fleet Sparrow needs JavaScript: the clock and the counters run in the page.</noscript>
+</body>
+</html>

@@ -1,0 +1,106 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, assistant, coach, keepChanges, newSession, settled, signIn } from './support';
+
+test('a wrong password keeps the e-mail and says so at the field', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill(coach.email);
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText('E-mail and password do not go together. Try again.');
+  await expect(page.getByLabel('E-mail')).toHaveValue(coach.email);
+});
+
+test('an absurd dose is said at its field and what was typed stays', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'Too long');
+  await addDrill(page, 'Sole taps');
+  for (const [typed, said] of [
+    ['-30', 'Work must be between 5 and 1800 seconds.'],
+    ['thirty', 'This is not a number.'],
+    ['999999', 'Work must be between 5 and 1800 seconds.'],
+  ] as const) {
+    await page.getByLabel('Work, s').fill(typed);
+    await expect(page.locator('.field', { hasText: 'Work, s' }).getByRole('alert')).toHaveText(said);
+    await expect(page.getByLabel('Work, s')).toHaveValue(typed);
+  }
+  await page.getByLabel('Work, s').fill('45');
+  await expect(page.locator('.field .fault')).toHaveCount(0);
+  await keepChanges(page);
+});
+
+test('nobody coming is a sentence, not an empty page', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'Rain');
+  await addDrill(page, 'Sole taps');
+  await page.locator('summary', { hasText: 'Who comes' }).click();
+  for (const box of await page.getByRole('checkbox').all()) await box.uncheck();
+  await expect(page.getByRole('alert')).toContainText('Nobody is coming yet.');
+  await page.getByRole('checkbox', { name: 'Kofi' }).check();
+  await expect(page.getByRole('alert')).toBeHidden();
+});
+
+test('a sign-in that ran out while typing is renewed over the plan', async ({ page, context }) => {
+  await signIn(page);
+  await newSession(page, 'Long evening');
+  await addDrill(page, 'Sole taps');
+  // An answer under way would bring its cookie back.
+  await settled(page);
+  await context.clearCookies();
+  await page.getByLabel('Work, s').fill('50');
+  const again = page.getByRole('dialog', { name: 'Sign in again to go on' });
+  await expect(again).toBeVisible();
+  await again.getByLabel('E-mail').fill(coach.email);
+  await again.getByLabel('Password').fill(coach.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(page.getByLabel('Work, s')).toHaveValue('50');
+  await keepChanges(page);
+});
+
+test('what was typed survives loading the page again', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'Reload');
+  await addDrill(page, 'Sole taps');
+  await page.getByLabel('Work, s').fill('55');
+  await expect(page.locator('.order .slip')).toContainText('55 s');
+  await page.reload();
+  await expect(page.getByLabel('Work, s')).toHaveValue('55');
+});
+
+test('two windows change one plan: both are shown and neither is lost unasked', async ({ page, context }) => {
+  await signIn(page);
+  await newSession(page, 'Two windows');
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await addDrill(other, 'Inside taps');
+  await keepChanges(other);
+  await page.getByLabel('Work, s').fill('40');
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(page.getByText('This plan was changed in another window.')).toBeVisible();
+  await expect(page.getByText('2 × 40 s', { exact: false }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine over it' }).click();
+  await expect(page.getByText('This plan was changed in another window.')).toBeHidden();
+  await expect(page.locator('.order .slip')).toHaveCount(1);
+});
+
+test('a player form says what is wrong and keeps the rest', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/squad');
+  await page.getByRole('button', { name: 'Add a player' }).click();
+  await page.getByLabel('First name').fill('Amina');
+  await page.getByLabel('Birth year').fill('1914');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('This squad has a player of that name. Add an initial.')).toBeVisible();
+  await expect(page.getByText('Enter a year such as 2014.')).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+});
+
+test('an assistant sees the plan and may not keep changes', async ({ page }) => {
+  await signIn(page, assistant);
+  await page.goto('/plan');
+  await expect(page.getByText('Only the coach keeps changes.')).toBeVisible();
+  await page.goto('/squad');
+  await expect(page.getByRole('button', { name: 'Add a player' })).toBeHidden();
+});

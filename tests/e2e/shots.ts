@@ -1,0 +1,43 @@
+import { expect, test } from '@playwright/test';
+import { coach, phone, runUntil, settled, signIn } from './support';
+
+const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
+
+test('desk', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByLabel('E-mail')).toBeFocused();
+  await page.screenshot(shot('sign-in'));
+  await signIn(page, coach);
+  await page.screenshot(shot('today'));
+  await page.goto('/plan');
+  await settled(page);
+  await page.locator('.order .slip', { hasText: 'Zigzag' }).click();
+  await page.screenshot(shot('plan'));
+  await page.goto('/squad');
+  await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
+  await page.screenshot(shot('squad'));
+  await page.getByRole('link', { name: 'Noor' }).click();
+  await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
+  await page.screenshot(shot('player'));
+});
+
+test('pitch', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page, coach);
+  await page.screenshot(shot('today-phone'));
+  await page.goto('/plan');
+  await settled(page);
+  await page.screenshot(shot('plan-phone'));
+  await page.goto('/run');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await runUntil(page, /Right foot: Pull back|Right foot: Drag back/);
+  await page.screenshot(shot('run-phone'));
+  await page.getByRole('button', { name: /^Numbers/ }).click();
+  for (const number of ['14', '17', '11', '21']) {
+    await page.keyboard.type(number);
+    await page.keyboard.press('Enter');
+  }
+  await page.keyboard.type('1');
+  await expect(page.getByText('all numbers sent')).toBeVisible();
+  await page.screenshot(shot('roll-call-phone'));
+});

@@ -1,0 +1,64 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+
+export const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
+export const assistant = { email: 'assistant@heron-quay.example', password: 'salt-marsh-42' };
+export const phone = { width: 390, height: 844 };
+
+export async function signIn(page: Page, who = coach): Promise<void> {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Running order' })).toBeVisible();
+}
+
+/** Nothing serious or critical on the page as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
+}
+
+/** Opens the plan of a new session of its own, so that tests do not disturb each other. */
+export async function newSession(page: Page, title: string): Promise<void> {
+  await page.goto('/today');
+  await page.getByRole('button', { name: 'Add a session' }).click();
+  await page.getByLabel('What is it about?').fill(title);
+  // Far ahead, so that the demo's next session stays the next.
+  await page.getByLabel('Day').fill(new Date(Date.now() + 60 * 86_400_000).toISOString().slice(0, 10));
+  await page.getByRole('button', { name: 'Add and plan' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+}
+
+export async function addDrill(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Add a drill' }).click();
+  await page.getByLabel('Find by name, family or words').fill(name);
+  await page.getByRole('button', { name: `Add ${name}`, exact: true }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+}
+
+export const runLink = (page: Page) => page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true });
+
+export async function settled(page: Page): Promise<void> {
+  await expect(page.getByRole('status', { name: 'Totals' })).toBeVisible();
+  await expect(page.getByRole('status', { name: 'Totals' })).not.toHaveClass(/pending/);
+}
+
+export async function keepChanges(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  // The link to the run comes back only once the server has answered.
+  await expect(runLink(page)).toBeVisible();
+}
+
+/** Presses on until the heading of the clock says so. */
+export async function runUntil(page: Page, heading: RegExp): Promise<void> {
+  for (let presses = 0; presses < 40; presses++) {
+    if (heading.test(await page.getByRole('heading', { level: 1 }).innerText())) return;
+    await page
+      .getByRole('button', { name: /^(Next:|Skip|Done)/ })
+      .first()
+      .click();
+  }
+  throw new Error(`The run never came to ${String(heading)}.`);
+}
