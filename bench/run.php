@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\DrillVersion;
+use App\Models\Player;
+use App\Models\Squad;
+use App\Models\User;
+use App\Support\ClubContext;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Contracts\Http\Kernel as HttpKernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/*
+ * Prints each figure as a multiple of U, the median of the empty signed-in request with one query, and of a fixed loop,
+ * all in one run. Called by ./sparrow bench with the address of a server of its own.
+ */
+
+require __DIR__.'/../vendor/autoload.php';
+
+const ROUNDS = 60;
+
+/** @var Application $app */
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+$address = $argv[1] ?? exit("Say the address of the server.\n");
+
+$coach = User::query()->where('email', 'coach@heron-quay.example')->firstOrFail();
+$context = $app->make(ClubContext::class);
+$context->actFor($coach->club_id);
+$squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
+foreach (range(1, 6) as $i) {
+    Player::query()->firstOrCreate(['squad_id' => $squad->id, 'name' => "Extra {$i}"], ['strong_foot' => 'R']);
+}
+$players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->all();
+$versions = DrillVersion::query()->where('is_current', true)->orderBy('id')->limit(12)->get();
+$plan = fn (int $count): array => [
+    'slotMinutes' => 90,
+    'comingPlayerIds' => array_slice($players, 0, $count),
+    'blocks' => $versions->map(fn (DrillVersion $version, int $i): array => ['id' => "b{$i}", 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => null])->all(),
+];
+$session = $squad->trainingSessions()->whereNull('run_finished_at_utc')->orderBy('id')->firstOrFail();
+
+$http = curl_init();
+$jar = tempnam(sys_get_temp_dir(), 'bench');
+$call = function (string $method, string $path, ?array $body = null) use ($http, $jar, $address): float {
+    $token = '';
+    foreach (file((string) $jar) ?: [] as $line) {
+        $parts = explode("\t", trim($line));
+        $token = ($parts[5] ?? '') === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
+    }
+    curl_setopt_array($http, [
+        CURLOPT_URL => $address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar,
+        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}"],
+    ]);
+    $start = hrtime(true);
+    curl_exec($http);
+    $milliseconds = (hrtime(true) - $start) / 1e6;
+    curl_setopt($http, CURLOPT_COOKIELIST, 'FLUSH');
+    $status = curl_getinfo($http, CURLINFO_RESPONSE_CODE);
+    if ($status >= 400 && $path !== '/api/v1/pulse') {
+        exit("{$method} {$path} answered {$status}.\n");
+    }
+
+    return $milliseconds;
+};
+$median = function (callable $run, int $rounds = ROUNDS): float {
+    for ($i = 0; $i < 5; $i++) {
+        $run();
+    }
+    $times = array_map(fn () => $run(), range(1, $rounds));
+    sort($times);
+
+    return $times[intdiv($rounds, 2)];
+};
+/** @return array{int, float} queries, peak memory in MB */
+$inside = function (string $method, string $path, ?array $body = null) use ($app, $coach, $context): array {
+    $context->leave();
+    Auth::forgetGuards();
+    Auth::login(User::query()->findOrFail($coach->id));
+    $queries = 0;
+    $listening = true;
+    DB::listen(function () use (&$queries, &$listening): void {
+        $queries += $listening ? 1 : 0;
+    });
+    $request = Request::create($path, $method, content: $body === null ? '' : (string) json_encode($body), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json']);
+    Auth::guard()->setUser(User::query()->findOrFail($coach->id));
+    $queries = 0;
+    memory_reset_peak_usage();
+    $router = $app->make('router');
+    $response = $app->make(HttpKernel::class)->handle($request);
+    $listening = false;
+    if ($response->getStatusCode() >= 400 && $response->getStatusCode() !== 419) {
+        exit("{$method} {$path} answered {$response->getStatusCode()} inside.\n");
+    }
+
+    return [$queries + 1, memory_get_peak_usage() / 1048576];
+};
+
+$call('GET', '/api/v1/pulse');
+$call('POST', '/api/v1/sign-in', ['email' => 'coach@heron-quay.example', 'password' => 'salt-marsh-42']);
+
+$loop = $median(function (): float {
+    $start = hrtime(true);
+    $sum = 0.0;
+    for ($i = 0; $i < 200_000; $i++) {
+        $sum += sqrt($i) * 1.0001;
+    }
+
+    return (hrtime(true) - $start) / 1e6;
+});
+$bare = $median(fn (): float => $call('GET', '/bare'));
+$unit = $median(fn (): float => $call('GET', '/api/v1/pulse'));
+printf("fixed loop             %7.2f ms\n", $loop);
+printf("bare PHP, one query    %7.2f ms  %5.2f U\n", $bare, $bare / $unit);
+printf("U: empty signed-in     %7.2f ms   1.00 U  %5.2f loops\n\n", $unit, $unit / $loop);
+printf("%-34s %9s %8s %8s %9s\n", 'figure', 'ms', 'U', 'queries', 'peak MB');
+$number = 0;
+$marks = function (int $count) use ($session, $players, &$number): array {
+    $line = DB::table('record_lines')->where('drill_slug', 'sole-taps')->value('line_key');
+
+    return ['marks' => array_map(function (int $i) use ($line, $session, $players, &$number): array {
+        $number++;
+
+        return ['uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number), 'playerId' => (int) $players[$i % 14], 'sessionId' => $session->id, 'lineKey' => $line, 'tryNumber' => 1 + intdiv($i, 14), 'value' => 20 + $i % 10, 'isVoid' => false, 'recordedAt' => '2026-01-01T10:00:00.000Z', 'supersedesUuid' => null];
+    }, range(0, $count - 1))];
+};
+$figures = [
+    ['plan preview, 12 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
+    ['plan preview, 12 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
+    ['today', 'GET', "/api/v1/squads/{$squad->id}/today", fn () => null, ROUNDS],
+    ['run pack', 'GET', "/api/v1/sessions/{$session->id}/run", fn () => null, 30],
+    ['squad board', 'GET', "/api/v1/squads/{$squad->id}", fn () => null, 30],
+    ['roll call, 14 marks', 'POST', '/api/v1/marks', fn (): array => $marks(14), 30],
+    ['batch of 400 marks', 'POST', '/api/v1/marks', fn (): array => $marks(400), 10],
+];
+foreach ($figures as [$name, $method, $path, $body, $rounds]) {
+    $milliseconds = $median(fn (): float => $call($method, $path, $body()), $rounds);
+    $app['env'] = 'testing'; // the token check stands aside for calls inside this process
+    [$queries, $memory] = $inside($method, $path, $body());
+    printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $milliseconds / $unit, $queries, $memory);
+}
+unlink((string) $jar);

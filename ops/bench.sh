@@ -1,0 +1,22 @@
+# Measures against the empty signed-in request of the same run; nothing here passes or fails on a time.
+
+run_bench() {
+  prepare_var
+  take_lock
+  install_all
+  start_database
+  make_demo_database bench
+  stop_web bench
+  start_web bench "$TEST_PORT" bench "    location = /bare {
+      include /etc/nginx/fastcgi_params;
+      fastcgi_pass fpm;
+      fastcgi_keep_conn on;
+      fastcgi_param SCRIPT_FILENAME $ROOT/bench/bare.php;
+      fastcgi_param BENCH_DSN \"mysql:host=127.0.0.1;port=$DB_PORT;dbname=sparrow_bench\";
+      fastcgi_param BENCH_PASSWORD $(db_password);
+    }"
+  local result=0
+  APP_ENV=bench php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$TEST_PORT" || result=$?
+  stop_web bench
+  return "$result"
+}

@@ -1,0 +1,75 @@
+# Static checks and every test, with databases and a web server of their own on the project's MariaDB.
+
+test_core() { php vendor/bin/phpunit --testsuite core; }
+
+test_feature() {
+  php artisan config:clear >/dev/null
+  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" php artisan test --parallel --processes=2 --testsuite=feature
+}
+
+test_static() {
+  vendor/bin/pint --test
+  vendor/bin/phpstan analyse --no-progress --memory-limit=1G
+  vendor/bin/phpstan analyse -c phpstan.app.neon --no-progress --memory-limit=1G
+  npx tsc --noEmit
+  npx eslint resources/js tests/e2e --max-warnings 0
+  npx prettier --check --log-level warn resources/js tests/e2e
+  npx vitest run
+}
+
+test_browser() {
+  install_packages chromium
+  make_demo_database browser
+  stop_web browser
+  start_web browser "$TEST_PORT" browser
+  local result=0
+  SPARROW_URL="http://127.0.0.1:$TEST_PORT" npx playwright test || result=$?
+  stop_web browser
+  return "$result"
+}
+
+run_tests() {
+  local part failed=() parts=("$1")
+  case "$1" in
+    all) parts=(core static feature browser) ;;
+    core | feature | browser | static) ;;
+    *) die "\"$1\" is not a part: core, feature, browser or static." ;;
+  esac
+  prepare_var
+  take_lock
+  install_all
+  local had_database=yes
+  alive "$DB_PID" || had_database=no
+  start_database
+  make_database sparrow_test
+  write_env .env.testing sparrow_test testing "$TEST_PORT"
+  for part in "${parts[@]}"; do
+    say ""
+    say "== $part"
+    # errexit is ignored inside a condition, so the part runs outside of one.
+    set +e
+    (set -e; "test_$part")
+    local result=$?
+    set -e
+    ((result == 0)) || failed+=("$part")
+  done
+  # What the tests started, they stop; a running application keeps its database.
+  [ "$had_database" = yes ] || end_group "$DB_PID"
+  say ""
+  ((${#failed[@]} == 0)) || die "failed: ${failed[*]}"
+  say "All of ${parts[*]} passed."
+}
+
+run_shots() {
+  prepare_var
+  take_lock
+  install_all
+  install_packages chromium
+  start_database
+  make_demo_database browser
+  stop_web browser
+  start_web browser "$TEST_PORT" browser
+  SPARROW_URL="http://127.0.0.1:$TEST_PORT" npx playwright test --config tests/e2e/shots.config.ts || die "the pictures could not be taken."
+  stop_web browser
+  say "docs/screenshots/ is up to date."
+}
