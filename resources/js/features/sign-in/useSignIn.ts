@@ -2,11 +2,12 @@ import { useMutation } from '@tanstack/react-query';
 import { ApiError } from '../../shared/api/client';
 import { signIn } from '../../shared/api/queries';
 import type { Me } from '../../shared/api/schemas';
+import { betweenFlushes } from '../../shared/lib/outbox';
 
 /** Signs in; faults come back by field, what has none under `form`. */
 export function useSignIn(onSignedIn: (me: Me) => void) {
   const mutation = useMutation({
-    mutationFn: ({ email, password }: { email: string; password: string }) => signIn(email, password),
+    mutationFn: ({ email, password }: { email: string; password: string }) => betweenFlushes(() => signIn(email, password)),
     onSuccess: onSignedIn,
   });
   const fault = mutation.error instanceof ApiError ? mutation.error : undefined;

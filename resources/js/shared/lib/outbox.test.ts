@@ -7,7 +7,7 @@ const sendMarks = vi.fn();
 const keepRun = vi.fn();
 vi.mock('../api/queries', () => ({ sendMarks: (marks: unknown) => sendMarks(marks) as unknown, keepRun: (...of: unknown[]) => keepRun(...of) as unknown }));
 
-const { enterMark, entriesOf, finishRun, flushMarks, keepRunState, keptRunState } = await import('./outbox');
+const { betweenFlushes, enterMark, entriesOf, finishRun, flushMarks, keepRunState, keptRunState } = await import('./outbox');
 
 let number = 0;
 function mark(change: Partial<MarkToSend> = {}): MarkToSend {
@@ -95,6 +95,27 @@ describe('the outbox', () => {
     await flushMarks();
     await flushMarks();
     expect(keepRun.mock.calls).toEqual([[900, { startedAt: end.startedAt, finishedAt: end.finishedAt }]]);
+  });
+
+  test('a sign-in waits for the marks on their way, and marks wait for the sign-in', async () => {
+    const order: string[] = [];
+    sendMarks.mockImplementation(async (marks: MarkToSend[]) => {
+      order.push('marks leave');
+      await Promise.resolve();
+      order.push('marks arrive');
+      return accepted(marks);
+    });
+    await enterMark('e', mark());
+    const signedIn = betweenFlushes(async () => {
+      order.push('sign-in leaves');
+      await enterMark('f', mark());
+      order.push('sign-in arrives');
+      return 'welcome';
+    });
+    expect(await signedIn).toBe('welcome');
+    await flushMarks();
+    expect(order).toEqual(['marks leave', 'marks arrive', 'sign-in leaves', 'sign-in arrives', 'marks leave', 'marks arrive']);
+    await expect(betweenFlushes(() => Promise.reject(new Error('wrong password')))).rejects.toThrow('wrong password');
   });
 
   test('a run is kept as it was left', async () => {

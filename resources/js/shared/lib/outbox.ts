@@ -86,6 +86,22 @@ export function flushMarks(): Promise<void> {
   return flushing;
 }
 
+/**
+ * Does what changes the sign-in while no marks are on their way: the answer to a signed-out request brings its old cookie
+ * back, and would undo the new sign-in.
+ */
+export async function betweenFlushes<T>(work: () => Promise<T>): Promise<T> {
+  while (flushing) await flushing;
+  const result = work();
+  flushing = result.then(
+    () => undefined,
+    () => undefined,
+  );
+  await flushing;
+  flushing = null;
+  return result;
+}
+
 async function sendAll(): Promise<void> {
   try {
     for (;;) {
