@@ -97,7 +97,7 @@ final class BlockEvaluator
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
             (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
             self::how($drill, $dose, $pace, $rules, $touched, $sameLayout, $known, $waves, $paces),
-            self::warnings($wait, $turnMeans[0], $stations),
+            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($markers, $this->context->markersOwned)],
         );
     }
 
@@ -158,6 +158,12 @@ final class BlockEvaluator
         return $waitSeconds > 60.0 || $waitSeconds > $turnSeconds
             ? [sprintf('Somebody waits %s and works %s. Make it %d stations.', self::clock($waitSeconds), self::clock($turnSeconds), $stations + 1)]
             : [];
+    }
+
+    /** @return list<string> */
+    private static function shortOfMarkers(int $markers, ?int $owned): array
+    {
+        return $owned === null || $markers <= $owned ? [] : [sprintf('This needs %d markers and the squad has %d. Use fewer stations, or bottles for the rest.', $markers, $owned)];
     }
 
     /**

@@ -10,28 +10,51 @@ use FleetSparrow\Core\Statistics\Median;
 /** Everything one player's marks on one record line say, whatever order they came in. */
 final readonly class LineReading
 {
-    /** @param  list<SessionValue>  $days oldest first */
-    private function __construct(public MarkKind $kind, public array $days)
+    /**
+     * @param  list<SessionValue>  $days  with a valid try, oldest first
+     * @param  array<string, int>  $openTries  ISO day → tries whose readings differ or are disputed, where there are any
+     */
+    private function __construct(public MarkKind $kind, public array $days, public array $openTries)
     {
     }
 
-    /** @param  list<Mark>  $marks */
+    /** @param  list<Mark>  $marks  standing ones: what has been superseded is left out */
     public static function of(MarkKind $kind, array $marks): self
     {
         $byDay = [];
-        foreach ($marks as $mark) {
-            if (! $mark->void) {
-                $byDay[$mark->on->iso()][] = $mark->value;
+        foreach ($marks as $i => $mark) {
+            $byDay[$mark->on->iso()][$mark->try ?? "own {$i}"][] = $mark;
+        }
+        $days = [];
+        $openTries = [];
+        foreach ($byDay as $day => $tries) {
+            $read = array_map(fn (array $readings): TryReading => TryReading::of($kind, $readings), array_values($tries));
+            $open = count(array_filter($read, fn (TryReading $try): bool => $try->isOpen));
+            if ($open > 0) {
+                $openTries[$day] = $open;
+            }
+            $values = array_values(array_filter(array_map(fn (TryReading $try): ?float => $try->value, $read), fn (?float $value): bool => $value !== null));
+            if ($values !== []) {
+                $best = $kind->better() === Better::Higher ? max($values) : min($values);
+                $days[] = new SessionValue(CalendarDate::fromIso($day), $best, Median::of($values), count($values), $open);
             }
         }
-        ksort($byDay);
-        $days = [];
-        foreach ($byDay as $day => $values) {
-            $best = $kind->better() === Better::Higher ? max($values) : min($values);
-            $days[] = new SessionValue(CalendarDate::fromIso($day), $best, Median::of($values), count($values));
-        }
 
-        return new self($kind, $days);
+        return self::ofDays($kind, $days, $openTries);
+    }
+
+    /**
+     * From days worked out before.
+     *
+     * @param  list<SessionValue>  $days
+     * @param  array<string, int>  $openTries
+     */
+    public static function ofDays(MarkKind $kind, array $days, array $openTries = []): self
+    {
+        usort($days, fn (SessionValue $a, SessionValue $b): int => $a->on->compareTo($b->on));
+        ksort($openTries);
+
+        return new self($kind, $days, $openTries);
     }
 
     /** The day of the record: the first on which it was reached. Null without a valid mark. */

@@ -9,7 +9,11 @@ use FleetSparrow\Core\Shared\CalendarDate;
 /** One day on a record line: the best valid try for records, the median of the valid tries for trends. */
 final readonly class SessionValue
 {
-    public function __construct(public CalendarDate $on, public float $best, public float $median, public int $tries)
+    /**
+     * @param  int  $tries  valid ones; at least one
+     * @param  int  $openTries  tries whose readings differ or are disputed
+     */
+    public function __construct(public CalendarDate $on, public float $best, public float $median, public int $tries, public int $openTries = 0)
     {
     }
 }

@@ -45,6 +45,23 @@ final readonly class CalendarDate
         return $other->dayNumber() - $this->dayNumber();
     }
 
+    /** Example: `CalendarDate::fromIso('2024-02-28')->plusDays(2)->iso()` is `'2024-03-01'`. */
+    public function plusDays(int $days): self
+    {
+        return self::ofDayNumber($this->dayNumber() + $days);
+    }
+
+    /**
+     * The ISO day of the week: 1 is Monday, 7 is Sunday.
+     *
+     * Example: `CalendarDate::fromIso('2024-02-29')->weekday()` is `4`.
+     */
+    public function weekday(): int
+    {
+        // Day 730486, 1 March 2000, was a Wednesday.
+        return ($this->dayNumber() + 1) % 7 + 1;
+    }
+
     public function compareTo(self $other): int
     {
         return $this->dayNumber() <=> $other->dayNumber();
@@ -58,5 +75,18 @@ final readonly class CalendarDate
 
         return 365 * $year + intdiv($year, 4) - intdiv($year, 100) + intdiv($year, 400)
             + intdiv(153 * $month + 2, 5) + $this->day;
+    }
+
+    /** The other way round: 400 years of days, then years, then months of a year that begins in March. */
+    private static function ofDayNumber(int $number): self
+    {
+        $era = intdiv($number - 1, 146097);
+        $ofEra = $number - 1 - $era * 146097;
+        $yearOfEra = intdiv($ofEra - intdiv($ofEra, 1460) + intdiv($ofEra, 36524) - intdiv($ofEra, 146096), 365);
+        $ofYear = $ofEra - (365 * $yearOfEra + intdiv($yearOfEra, 4) - intdiv($yearOfEra, 100));
+        $marchMonth = intdiv(5 * $ofYear + 2, 153);
+        $month = $marchMonth < 10 ? $marchMonth + 3 : $marchMonth - 9;
+
+        return new self($yearOfEra + 400 * $era + ($month <= 2 ? 1 : 0), $month, $ofYear - intdiv(153 * $marchMonth + 2, 5) + 1);
     }
 }

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Shared;
+
+use FleetSparrow\Core\Exception\InvalidValue;
+
+/**
+ * The age group a squad plays in, as its association names it. A birth year cannot tell it where seasons run from autumn.
+ *
+ * Example: `AgeGroup::of('U12')->under` is `12`.
+ */
+final readonly class AgeGroup
+{
+    public const YOUNGEST = 6;
+
+    public const OLDEST = 18;
+
+    private function __construct(public int $under)
+    {
+    }
+
+    /** @throws InvalidValue If the name is not U6 to U18. */
+    public static function of(string $name): self
+    {
+        return self::tryOf($name) ?? throw InvalidValue::because('age-group', sprintf('The age group "%s" is not one of U%d to U%d.', $name, self::YOUNGEST, self::OLDEST));
+    }
+
+    public static function tryOf(string $name): ?self
+    {
+        return preg_match('/\AU(\d{1,2})\z/', $name, $found) === 1 && (int) $found[1] >= self::YOUNGEST && (int) $found[1] <= self::OLDEST
+            ? new self((int) $found[1])
+            : null;
+    }
+
+    /** @return list<string> */
+    public static function names(): array
+    {
+        return array_map(fn (int $under): string => "U{$under}", range(self::YOUNGEST, self::OLDEST));
+    }
+
+    public function name(): string
+    {
+        return "U{$this->under}";
+    }
+}
