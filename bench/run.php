@@ -127,7 +127,7 @@ $marks = function (int $count) use ($session, $players, &$number): array {
     return ['marks' => array_map(function (int $i) use ($line, $session, $players, &$number): array {
         $number++;
 
-        return ['uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number), 'playerId' => (int) $players[$i % 14], 'sessionId' => $session->id, 'lineKey' => $line, 'tryNumber' => 1 + intdiv($i, 14), 'value' => 20 + $i % 10, 'isVoid' => false, 'recordedAt' => '2026-01-01T10:00:00.000Z', 'supersedesUuid' => null];
+        return ['uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number), 'playerId' => (int) $players[$i % 14], 'sessionId' => $session->id, 'lineKey' => $line, 'tryNumber' => 1 + intdiv($i, 14), 'value' => 20 + $i % 10, 'isVoid' => false, 'recordedAt' => '2026-01-01T10:00:00.000Z', 'supersedesUuids' => []];
     }, range(0, $count - 1))];
 };
 $figures = [

@@ -3,13 +3,17 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ActForClub;
+use App\Http\Middleware\NoteSeen;
+use App\Http\Middleware\SafeHeaders;
 use App\Http\Problem;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Log;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -21,14 +25,21 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Same origin only: the front end is served from here.
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo(fn () => null);
-        $middleware->alias(['club' => ActForClub::class]);
+        $middleware->append(SafeHeaders::class);
+        $middleware->group('club', [ActForClub::class, NoteSeen::class]);
         // The club must be known before a model is bound, so that another club's ids find nothing.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: ActForClub::class);
-        $middleware->trimStrings(except: ['password']);
+        $middleware->trimStrings(except: ['password', 'currentPassword']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
-        $exceptions->dontFlash(['password']);
+        $exceptions->dontFlash(['password', 'currentPassword']);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
+        // The message of a query fault carries the values: names, numbers, addresses. Only the statement is logged.
+        $exceptions->report(function (QueryException $fault): bool {
+            Log::error('The database refused a statement.', ['sql' => $fault->getSql(), 'code' => $fault->getCode()]);
+
+            return false;
+        });
         $exceptions->render(fn (Throwable $fault, Request $request) => $request->is('api/*') ? Problem::from($fault) : null);
     })
     ->create();

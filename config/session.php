@@ -13,7 +13,8 @@ return [
     'cookie' => 'fleet_sparrow_session',
     'path' => '/',
     'domain' => null,
-    'secure' => (bool) env('SESSION_SECURE', false),
+    // Unset: secure whenever the request came over HTTPS.
+    'secure' => env('SESSION_SECURE'),
     'http_only' => true,
     'same_site' => 'lax',
     'partitioned' => false,

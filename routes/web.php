@@ -2,14 +2,26 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AcceptInvitationController;
 use App\Http\Controllers\AttendanceController;
+use App\Http\Controllers\ClubController;
 use App\Http\Controllers\DrillController;
+use App\Http\Controllers\EndSignInController;
+use App\Http\Controllers\InvitationController;
+use App\Http\Controllers\LineMarksController;
 use App\Http\Controllers\MarkBatchController;
+use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PasswordResetController;
+use App\Http\Controllers\PersonController;
 use App\Http\Controllers\PlanPreviewController;
 use App\Http\Controllers\PlayerController;
+use App\Http\Controllers\PlayerNoteController;
+use App\Http\Controllers\PulseController;
+use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SquadController;
+use App\Http\Controllers\SquadSettingsController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\TrainingSessionController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
@@ -20,16 +32,39 @@ use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
 Route::prefix('api/v1')->group(function (): void {
-    Route::post('sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('sign-in', [SignInController::class, 'store']);
+    Route::middleware('throttle:open-door')->group(function (): void {
+        Route::get('invitations/{token}', [InvitationController::class, 'show']);
+        Route::post('invitations/{token}', AcceptInvitationController::class);
+        Route::post('password-resets', [PasswordResetController::class, 'store']);
+        Route::middleware('signed:relative')->group(function (): void {
+            Route::get('password-resets/{account}', [PasswordResetController::class, 'show'])->name('password-resets.show');
+            Route::post('password-resets/{account}', [PasswordResetController::class, 'update']);
+        });
+    });
 
     Route::middleware(['auth', 'club'])->group(function (): void {
         Route::delete('sign-in', [SignInController::class, 'destroy']);
+        Route::get('sign-ins', [SignInController::class, 'index']);
+        Route::delete('sign-ins/{signIn}', EndSignInController::class);
         Route::get('me', [SignInController::class, 'show']);
-        Route::get('pulse', [SignInController::class, 'index']);
+        Route::put('me/password', [PasswordController::class, 'update']);
+        Route::get('pulse', PulseController::class);
 
-        Route::get('squads/{squad}/drills', [DrillController::class, 'index']);
+        Route::get('club/settings', [ClubController::class, 'show']);
+        Route::put('club/settings', [ClubController::class, 'update']);
+        Route::post('club/squads', [SquadController::class, 'store']);
+        Route::get('club/people', [PersonController::class, 'index']);
+        Route::put('club/people/{person}', [PersonController::class, 'update']);
+        Route::delete('club/people/{person}', [PersonController::class, 'destroy']);
+        Route::post('club/people/{person}/reset-link', ResetLinkController::class);
+        Route::post('club/invitations', [InvitationController::class, 'store']);
+        Route::delete('club/invitations/{invitation}', [InvitationController::class, 'destroy']);
 
         Route::get('squads/{squad}', [SquadController::class, 'show']);
+        Route::get('squads/{squad}/settings', [SquadSettingsController::class, 'show']);
+        Route::put('squads/{squad}/settings', [SquadSettingsController::class, 'update']);
+        Route::get('squads/{squad}/drills', [DrillController::class, 'index']);
         Route::get('squads/{squad}/today', TodayController::class);
         Route::post('squads/{squad}/preview', PlanPreviewController::class);
         Route::post('squads/{squad}/sessions', [TrainingSessionController::class, 'store']);
@@ -37,6 +72,10 @@ Route::prefix('api/v1')->group(function (): void {
 
         Route::get('players/{player}', [PlayerController::class, 'show']);
         Route::put('players/{player}', [PlayerController::class, 'update']);
+        Route::delete('players/{player}', [PlayerController::class, 'destroy']);
+        Route::get('players/{player}/note', [PlayerNoteController::class, 'show']);
+        Route::put('players/{player}/note', [PlayerNoteController::class, 'update']);
+        Route::get('players/{player}/lines/{lineKey}', LineMarksController::class);
 
         Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
         Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http;
 
 use FleetSparrow\Core\Exception\CoreException;
-use Illuminate\Auth\Access\AuthorizationException;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Routing\Exceptions\InvalidSignatureException;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use PDOException;
@@ -29,16 +29,20 @@ final class Problem
             $fault instanceof ThrottleRequestsException => self::of(429, 'too-many-tries', 'Too many tries. Wait a minute and try again.'),
             $fault instanceof StaleVersion => self::of(412, 'stale-version', $fault->getMessage(), extra: ['current' => $fault->current]),
             $fault instanceof PDOException => self::of(503, 'records-away', 'The club\'s records cannot be reached just now. Numbers stay on this device and are sent later.'),
-            $fault instanceof ModelNotFoundException, $fault instanceof AuthorizationException => self::of(404, 'not-found', 'There is nothing here for you under this address.'),
-            $fault instanceof HttpExceptionInterface => self::ofStatus($fault->getStatusCode()),
+            $fault instanceof InvalidSignatureException => self::ofStatus(403, 'link-spent'),
+            $fault instanceof ModelNotFoundException => self::of(404, 'not-found', 'There is nothing here for you under this address.'),
+            $fault instanceof HttpExceptionInterface => self::ofStatus($fault->getStatusCode(), $fault->getMessage()),
             default => self::of(500, 'fault', 'Something broke on our side. It has been noted; try again.'),
         };
     }
 
-    private static function ofStatus(int $status): JsonResponse
+    private static function ofStatus(int $status, string $message = ''): JsonResponse
     {
         return match ($status) {
-            403, 404 => self::of(404, 'not-found', 'There is nothing here for you under this address.'),
+            403 => $message === 'link-spent'
+                ? self::of(403, 'link-spent', 'This link is no longer good. Ask your club lead for a new one.')
+                : self::of(403, 'role', $message === '' ? 'Your role does not cover this.' : $message),
+            404 => self::of(404, 'not-found', 'There is nothing here for you under this address.'),
             405 => self::of(405, 'not-allowed', 'This cannot be done here.'),
             413 => self::of(413, 'too-large', 'That is more than can be taken at once.'),
             419 => self::of(419, 'token-stale', 'This page is older than your sign-in. Try once more.'),

@@ -10,8 +10,17 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $name
  * @property string $time_zone
+ * @property int<1, 7> $week_starts_on 1 is Monday
  */
 class Club extends Model
 {
-    protected $fillable = ['name', 'time_zone'];
+    protected $attributes = ['week_starts_on' => 1];
+
+    protected $fillable = ['name', 'time_zone', 'week_starts_on'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['week_starts_on' => 'integer'];
+    }
 }

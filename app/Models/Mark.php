@@ -7,9 +7,10 @@ namespace App\Models;
 use App\Models\Concerns\BelongsToClub;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Query\Builder as BaseBuilder;
 
 /**
- * One number written down; an event that is never changed.
+ * One number written down; an event that is never changed. Written by TakeMarks alone.
  *
  * @property string $uuid
  * @property int $player_id
@@ -18,8 +19,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $try_number
  * @property string $value
  * @property bool $is_void
+ * @property bool $is_disputed
+ * @property string $reason
+ * @property string $source
  * @property string $marked_on
- * @property string|null $supersedes_uuid
+ * @property string|null $supersedes JSON list of UUIDs
  */
 class Mark extends Model
 {
@@ -31,23 +35,31 @@ class Mark extends Model
 
     public $incrementing = false;
 
-    protected $fillable = ['uuid', 'player_id', 'training_session_id', 'line_key', 'try_number', 'value', 'is_void', 'marked_on', 'recorded_at_utc', 'supersedes_uuid', 'entered_by'];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['is_void' => 'boolean'];
-    }
-
     /**
-     * Marks that nothing has superseded.
+     * Marks that nothing has superseded. A supersession holds within its own session, and only a coach's reaches what
+     * somebody else wrote.
      *
      * @param  Builder<Mark>  $query
      */
     public static function standing(Builder $query): void
     {
-        $query->whereNotExists(fn ($newer) => $newer->selectRaw('1')->from('marks as newer')
-            ->whereColumn('newer.supersedes_uuid', 'marks.uuid')
-            ->whereColumn('newer.club_id', 'marks.club_id'));
+        $query->whereNotExists(self::holding(...));
+    }
+
+    public static function holding(BaseBuilder $newer): void
+    {
+        $newer->selectRaw('1')->from('mark_supersessions as newer')
+            ->whereColumn('newer.superseded_uuid', 'marks.uuid')
+            ->whereColumn('newer.training_session_id', 'marks.training_session_id')
+            ->where(fn (BaseBuilder $may) => $may->where('newer.by_coach', true)->orWhereColumn('newer.entered_by', 'marks.entered_by'));
+    }
+
+    /** @return list<string> */
+    public static function uuids(?string $json): array
+    {
+        /** @var list<string> $uuids */
+        $uuids = $json === null ? [] : json_decode($json, true, 4, JSON_THROW_ON_ERROR);
+
+        return $uuids;
     }
 }

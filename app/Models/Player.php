@@ -16,13 +16,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $bib
  * @property StrongFoot $strong_foot
  * @property int|null $birth_year
+ * @property string|null $private_note for coaches and the club lead
  * @property Squad $squad
  */
 class Player extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['squad_id', 'name', 'bib', 'strong_foot', 'birth_year'];
+    protected $fillable = ['squad_id', 'name', 'bib', 'strong_foot', 'birth_year', 'private_note'];
 
     /** @return array<string, string> */
     protected function casts(): array

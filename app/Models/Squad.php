@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToClub;
+use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Record\TargetSchool;
+use FleetSparrow\Core\Shared\Ground;
 use FleetSparrow\Core\Shared\LengthUnit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -18,18 +21,32 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $age_group
  * @property LengthUnit $length_unit
  * @property TargetSchool $target_school
+ * @property CarbonImmutable|null $season_starts_on
+ * @property Ground $ground
+ * @property string $foot_wording "other" or "weaker": what the foot that is not the strong one is called
+ * @property HeadingProfile $heading_profile
+ * @property int|null $markers_owned null when the squad has not said
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school'];
+    /** As the table has them, so that a squad just made answers like one read back. */
+    protected $attributes = ['length_unit' => 'yd', 'target_school' => 'own-record', 'ground' => 'grass', 'foot_wording' => 'other', 'heading_profile' => 'the-fa-2020'];
+
+    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['length_unit' => LengthUnit::class, 'target_school' => TargetSchool::class];
+        return [
+            'length_unit' => LengthUnit::class,
+            'target_school' => TargetSchool::class,
+            'ground' => Ground::class,
+            'heading_profile' => HeadingProfile::class,
+            'season_starts_on' => 'immutable_date',
+        ];
     }
 
     /** @return HasMany<Player, $this> */

@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
  * @property int $id
+ * @property int $club_id
  * @property int $squad_id
  * @property string $title
  * @property string $place

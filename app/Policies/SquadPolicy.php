@@ -6,31 +6,45 @@ namespace App\Policies;
 
 use App\Models\Squad;
 use App\Models\User;
+use App\Support\Ability;
 use Illuminate\Auth\Access\Response;
 
-/** A squad is open to its own staff. To anybody else it does not exist. */
+/** A squad is open to its own staff and to the club lead. To anybody else it does not exist. */
 class SquadPolicy
 {
     public function view(User $user, Squad $squad): Response
     {
-        return $this->roleIn($user, $squad) !== null ? Response::allow() : Response::denyAsNotFound();
+        return $this->decide($user, $squad, Ability::View);
     }
 
-    /** Plans, players and settings: the coach's. Running and writing numbers down is for the whole staff. */
+    public function run(User $user, Squad $squad): Response
+    {
+        return $this->decide($user, $squad, Ability::Run);
+    }
+
     public function plan(User $user, Squad $squad): Response
     {
-        return match ($this->roleIn($user, $squad)) {
-            'coach' => Response::allow(),
-            null => Response::denyAsNotFound(),
-            default => Response::deny('Only the squad\'s coach can change this.'),
-        };
+        return $this->decide($user, $squad, Ability::Plan);
     }
 
-    private function roleIn(User $user, Squad $squad): ?string
+    public function notes(User $user, Squad $squad): Response
     {
-        /** @var string|null $role */
-        $role = $squad->staff()->newPivotQuery()->where('user_id', $user->id)->value('role');
+        return $this->decide($user, $squad, Ability::Notes);
+    }
 
-        return $role;
+    public function settings(User $user, Squad $squad): Response
+    {
+        return $this->decide($user, $squad, Ability::Settings);
+    }
+
+    private function decide(User $user, Squad $squad, Ability $ability): Response
+    {
+        $role = $user->roleIn($squad);
+
+        return match (true) {
+            $role === null => Response::denyAsNotFound(),
+            $role->may($ability) => Response::allow(),
+            default => Response::deny($ability->refusal()),
+        };
     }
 }

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Models\User;
 use App\Support\ClubContext;
+use App\Support\SignInUserProvider;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Hashing\Hasher;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
 
 class AppServiceProvider extends ServiceProvider
 {
@@ -32,9 +36,11 @@ class AppServiceProvider extends ServiceProvider
         JsonResource::withoutWrapping();
         // Without host or port, so that the same page works under every address the machine has.
         Vite::createAssetPathsUsing(fn (string $path): string => "/{$path}");
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(10)->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()),
-            Limit::perMinute(60)->by((string) $request->ip()),
-        ]);
+        // Links and resets are tried by strangers; a person needs a handful.
+        RateLimiter::for('open-door', fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
+        Auth::provider('sign-ins', fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']));
+        // People of another club are not found; an account behind a signed link is named by the link itself.
+        Route::bind('person', fn (string $id): User => User::query()->where('club_id', resolve(ClubContext::class)->clubId())->findOrFail($id));
+        Route::model('account', User::class);
     }
 }

@@ -43,6 +43,7 @@ final class PlanEvaluationQuery
             array_values($players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot, $tries[$player->id] ?? []))->all()),
             $this->history->remember($squad->id, 'known', fn (): array => $this->knownDrills($squad)),
             new ClockRules,
+            $squad->markers_owned,
         ));
     }
 
@@ -94,9 +95,11 @@ final class PlanEvaluationQuery
      */
     private function readTries(Squad $squad, array $quotas): array
     {
-        $rows = Mark::query()->tap(Mark::standing(...))->toBase()->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))->whereIn('line_key', array_keys($quotas))
-            ->where('is_void', false)->groupBy('player_id', 'line_key')
-            ->selectRaw('player_id, line_key, count(*) as quotas, sum(value) as tries')->get();
+        // Two readings of one try count once, and by the more cautious: the greater number of tries.
+        $byTry = Mark::query()->tap(Mark::standing(...))->toBase()->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))->whereIn('line_key', array_keys($quotas))
+            ->groupBy('player_id', 'line_key', 'training_session_id', 'try_number')->havingRaw('max(is_void) = 0 and max(is_disputed) = 0')
+            ->selectRaw('player_id, line_key, max(value) as tries');
+        $rows = DB::query()->fromSub($byTry, 'tried')->groupBy('player_id', 'line_key')->selectRaw('player_id, line_key, count(*) as quotas, sum(tries) as tries')->get();
         $tries = [];
         foreach ($rows as $row) {
             [$slug, $good] = $quotas[(string) $row->line_key];

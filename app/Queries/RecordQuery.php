@@ -4,43 +4,52 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Mark;
+use App\Models\Player;
 use App\Models\RecordLine;
 use FleetSparrow\Core\Record\LineReading;
-use FleetSparrow\Core\Record\Mark as CoreMark;
+use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\CalendarDate;
+use Illuminate\Support\Facades\DB;
 
-/** Reads the standing marks of some players into the core's line readings: two queries. */
+/** Reads the line days of some players into the core's line readings: two queries. */
 final class RecordQuery
 {
     /** @var array<string, RecordLine> */
     private array $lines = [];
 
     /**
-     * @param  list<int>  $playerIds
+     * @param  list<int>  $playerIds  of the club acted for; others bring nothing
+     * @param  list<string>|null  $lineKeys  null for all
      * @return array<int, array<string, LineReading>> player id → line key → reading
      */
-    public function readings(array $playerIds): array
+    public function readings(array $playerIds, ?array $lineKeys = null): array
     {
-        $marks = Mark::query()->tap(Mark::standing(...))->whereIn('player_id', $playerIds)
-            ->orderBy('marked_on')->orderBy('recorded_at_utc')->toBase()
-            ->get(['player_id', 'line_key', 'value', 'is_void', 'marked_on']);
-        $keys = $marks->pluck('line_key')->unique()->values()->all();
+        $rows = DB::table('line_days')->whereIn('player_id', Player::query()->whereKey($playerIds)->select('id'))
+            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')->get();
+        $keys = $rows->pluck('line_key')->unique()->values()->all();
         foreach (RecordLine::query()->whereKey($keys)->get() as $line) {
             $this->lines[$line->line_key] = $line;
         }
-        $byLine = [];
-        foreach ($marks as $mark) {
-            $byLine[(int) $mark->player_id][(string) $mark->line_key][] = new CoreMark(CalendarDate::fromIso((string) $mark->marked_on), (float) $mark->value, (bool) $mark->is_void);
+        $days = [];
+        $open = [];
+        foreach ($rows as $row) {
+            [$playerId, $lineKey, $day] = [(int) $row->player_id, (string) $row->line_key, (string) $row->on_day];
+            $days[$playerId][$lineKey] ??= [];
+            if ((int) $row->open_tries > 0) {
+                $open[$playerId][$lineKey][$day] = (int) $row->open_tries;
+            }
+            if ($row->best !== null) {
+                $days[$playerId][$lineKey][] = new SessionValue(CalendarDate::fromIso($day), (float) $row->best, (float) $row->median, (int) $row->tries, (int) $row->open_tries);
+            }
+        }
+        $readings = [];
+        foreach ($days as $playerId => $lines) {
+            foreach ($lines as $lineKey => $of) {
+                $readings[$playerId][$lineKey] = LineReading::ofDays($this->lines[$lineKey]->kind, $of, $open[$playerId][$lineKey] ?? []);
+            }
         }
 
-        return array_map(
-            fn (array $lines): array => array_combine(
-                array_keys($lines),
-                array_map(fn (string $key, array $of): LineReading => LineReading::of($this->lines[$key]->kind, $of), array_keys($lines), $lines),
-            ),
-            $byLine,
-        );
+        return $readings;
     }
 
     /** @return array<string, RecordLine> the lines met by the last reading, by key */

@@ -27,10 +27,7 @@ final class RunPackQuery
         $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds));
         $lineKeys = $this->lineKeys($session);
         $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));
-        $readings = array_map(
-            fn (array $lines): array => array_intersect_key($lines, array_flip($wanted)),
-            $this->records->readings($playerIds),
-        );
+        $readings = $this->records->readings($playerIds, $wanted);
 
         return new RunPack($session, $evaluation, $players, $lineKeys, RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all(), $readings);
     }

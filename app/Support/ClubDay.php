@@ -7,19 +7,21 @@ namespace App\Support;
 use App\Models\Club;
 use App\Models\User;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Season\SeasonWeek;
 use FleetSparrow\Core\Shared\CalendarDate;
 use LogicException;
 
 /** Turns instants into the club's own days and clock times. */
 final readonly class ClubDay
 {
-    private function __construct(private string $timeZone)
+    /** @param  int<1, 7>  $weekStartsOn  1 is Monday */
+    private function __construct(private string $timeZone, private int $weekStartsOn)
     {
     }
 
     public static function of(Club $club): self
     {
-        return new self($club->time_zone);
+        return new self($club->time_zone, $club->week_starts_on);
     }
 
     public static function ofUser(?User $user): self
@@ -46,5 +48,23 @@ final readonly class ClubDay
     public function instant(string $local): CarbonImmutable
     {
         return CarbonImmutable::parse($local, $this->timeZone)->utc();
+    }
+
+    /** Which week of the season today is; null before the season. */
+    public function seasonWeek(CarbonImmutable $seasonStartsOn): ?int
+    {
+        return SeasonWeek::number(CalendarDate::fromIso($seasonStartsOn->format('Y-m-d')), $this->today(), $this->weekStartsOn);
+    }
+
+    /** Whether an instant ahead lies in this week, the next or a later one. */
+    public function week(CarbonImmutable $instant): string
+    {
+        $days = SeasonWeek::startOf($this->today(), $this->weekStartsOn)->daysUntil(SeasonWeek::startOf($this->on($instant), $this->weekStartsOn));
+
+        return match (true) {
+            $days <= 0 => 'this',
+            $days === 7 => 'next',
+            default => 'later',
+        };
     }
 }

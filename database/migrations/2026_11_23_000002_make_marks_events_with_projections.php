@@ -28,10 +28,14 @@ return new class extends Migration
             $table->unsignedBigInteger('club_id');
             // A correction reaches no further than its own session.
             $table->unsignedBigInteger('training_session_id');
+            // What holds is decided when it is read, so that the order of arrival does not matter: a coach may correct anybody's
+            // number, an assistant their own.
+            $table->unsignedBigInteger('entered_by')->nullable();
+            $table->boolean('by_coach');
             $table->primary(['superseded_uuid', 'mark_uuid']);
             $table->foreign(['club_id', 'training_session_id'])->references(['club_id', 'id'])->on('training_sessions')->cascadeOnDelete();
         });
-        DB::statement('insert into mark_supersessions (superseded_uuid, mark_uuid, club_id, training_session_id) select supersedes_uuid, uuid, club_id, training_session_id from marks where supersedes_uuid is not null');
+        DB::statement('insert into mark_supersessions (superseded_uuid, mark_uuid, club_id, training_session_id, entered_by, by_coach) select supersedes_uuid, uuid, club_id, training_session_id, entered_by, 1 from marks where supersedes_uuid is not null');
         DB::statement('update marks set supersedes = json_array(supersedes_uuid) where supersedes_uuid is not null');
         Schema::table('marks', function (Blueprint $table): void {
             $table->dropIndex(['supersedes_uuid']);

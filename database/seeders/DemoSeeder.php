@@ -73,6 +73,7 @@ class DemoSeeder extends Seeder
         $this->context->actFor($club->id);
         $coach = $this->user($club, 'Mirela', 'coach@heron-quay.example');
         $assistant = $this->user($club, 'Joost', 'assistant@heron-quay.example');
+        $this->user($club, 'Ngaire', 'lead@heron-quay.example')->update(['is_lead' => true]);
         $other = $this->user($club, 'Oyelaran', 'younger@heron-quay.example');
         $this->book = DrillVersion::query()->where('is_current', true)->get()->keyBy('slug')->all();
 
@@ -84,7 +85,10 @@ class DemoSeeder extends Seeder
         $dates = $this->trainingDays(ClubDay::of($club));
         foreach ($dates['past'] as $i => $date) {
             $session = $this->session($squad, $i, $date, $random);
-            $this->runSession($session, $i, $players, $coach, $random);
+            $marks = $this->runSession($session, $i, $players, $coach, $random);
+            if ($i === count($dates['past']) - 1) {
+                $this->secondLook($marks, $coach, $assistant);
+            }
         }
         foreach ($dates['next'] as $i => $date) {
             $session = $this->session($squad, count($dates['past']) + $i, $date, $random);
@@ -104,7 +108,7 @@ class DemoSeeder extends Seeder
     /** @param  list<array{User, string}>  $staff */
     private function squad(string $name, string $ageGroup, array $staff): Squad
     {
-        $squad = Squad::query()->create(['name' => $name, 'age_group' => $ageGroup, 'length_unit' => 'yd', 'target_school' => 'own-record']);
+        $squad = Squad::query()->create(['name' => $name, 'age_group' => $ageGroup, 'length_unit' => 'yd', 'target_school' => 'own-record', 'season_starts_on' => now()->subWeeks(self::WEEKS)->startOfWeek()->format('Y-m-d'), 'area_width_mm' => 27432, 'area_depth_mm' => 18288, 'markers_owned' => 60, 'balls_owned' => 15, 'bibs_owned' => 14, 'goals_owned' => 2]);
         foreach ($staff as [$user, $role]) {
             $squad->staff()->attach($user->id, ['role' => $role, 'club_id' => $squad->club_id]);
         }
@@ -164,6 +168,7 @@ class DemoSeeder extends Seeder
             new TrainingSession(['squad_id' => $squad->id]),
             ['title' => $title, 'place' => 'Corner by the boat shed, 30 by 20 yd', 'starts_at_utc' => $at, 'slot_minutes' => 60],
             new PlanDraft(60, $blocks, $coming),
+            null,
         );
     }
 
@@ -227,11 +232,14 @@ class DemoSeeder extends Seeder
         $this->keepPlan->keepAttendance($session, array_values(array_map(
             fn (Player $player): int => $player->id,
             array_filter($players, fn (Player $player): bool => ! in_array($player->name, $names, true)),
-        )));
+        )), null);
     }
 
-    /** @param  list<Player>  $players */
-    private function runSession(TrainingSession $session, int $number, array $players, User $coach, Randomizer $random): void
+    /**
+     * @param  list<Player>  $players
+     * @return list<array<string, mixed>> the marks taken
+     */
+    private function runSession(TrainingSession $session, int $number, array $players, User $coach, Randomizer $random): array
     {
         $coming = Attendance::query()->where('training_session_id', $session->id)->where('coming', true)->pluck('player_id')->all();
         $marks = [];
@@ -268,6 +276,23 @@ class DemoSeeder extends Seeder
             // The receiving drill always takes longer than planned.
             'run_finished_at_utc' => $session->starts_at_utc->addMinutes($number % 2 === 0 ? 59 : 66),
         ]);
+
+        return $marks;
+    }
+
+    /**
+     * What happens on any evening: two people saw another number, a slip of the thumb was mended, a try is disputed.
+     *
+     * @param  list<array<string, mixed>>  $marks
+     */
+    private function secondLook(array $marks, User $coach, User $assistant): void
+    {
+        $again = fn (array $mark, string $why, array $change): array => $change + ['uuid' => $this->uuid($why.$mark['uuid'])] + $mark;
+        $this->takeMarks->take([$again($marks[0], 'second', ['value' => $marks[0]['value'] + 2])], $assistant);
+        $this->takeMarks->take([
+            $again($marks[1], 'mended', ['value' => $marks[1]['value'] + 1, 'supersedesUuids' => [$marks[1]['uuid']], 'reason' => 'Slip of the thumb.']),
+            $again($marks[2], 'disputed', ['isDisputed' => true, 'supersedesUuids' => [$marks[2]['uuid']], 'reason' => 'The ball left the box.']),
+        ], $coach);
     }
 
     /** The number a player would have reached: level, gain, other foot, tiredness, and luck. */

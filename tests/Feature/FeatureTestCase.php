@@ -20,10 +20,18 @@ abstract class FeatureTestCase extends TestCase
 {
     use RefreshDatabase;
 
+    protected const PASSWORD = 'salt-marsh-42';
+
     protected User $coach;
 
     protected User $assistant;
 
+    protected User $lead;
+
+    /** Coach of the club's other squad. */
+    protected User $neighbour;
+
+    /** Coach of another club. */
     protected User $stranger;
 
     protected Squad $squad;
@@ -42,6 +50,8 @@ abstract class FeatureTestCase extends TestCase
         Artisan::call('sparrow:book');
         [$this->squad, $this->coach] = $this->club('Heron Quay', 'coach@quay.example');
         $this->assistant = $this->staff($this->squad, 'assistant@quay.example', 'assistant');
+        $this->lead = User::query()->create(['club_id' => $this->squad->club_id, 'name' => 'lead', 'email' => 'lead@quay.example', 'password' => self::PASSWORD, 'is_lead' => true])->refresh();
+        $this->neighbour = $this->staff(Squad::query()->create(['name' => 'Heron Quay U9', 'age_group' => 'U9']), 'u9@quay.example', 'coach');
         $this->players = array_map(fn (string $name): Player => Player::query()->create(['squad_id' => $this->squad->id, 'name' => $name, 'strong_foot' => $name === 'Elif' ? 'L' : 'R']), ['Amina', 'Bo', 'Elif', 'Kofi']);
         [$this->otherSquad, $this->stranger] = $this->club('Mill Weir', 'coach@weir.example');
         $this->otherPlayer = Player::query()->create(['squad_id' => $this->otherSquad->id, 'name' => 'Zofia', 'strong_foot' => 'R']);
@@ -60,7 +70,7 @@ abstract class FeatureTestCase extends TestCase
 
     private function staff(Squad $squad, string $email, string $role): User
     {
-        $user = User::query()->create(['club_id' => $squad->getAttribute('club_id'), 'name' => $role, 'email' => $email, 'password' => 'salt-marsh-42']);
+        $user = User::query()->create(['club_id' => $squad->getAttribute('club_id'), 'name' => $role, 'email' => $email, 'password' => self::PASSWORD]);
         $squad->staff()->attach($user->id, ['role' => $role, 'club_id' => $user->club_id]);
 
         return $user->refresh();
@@ -132,7 +142,7 @@ abstract class FeatureTestCase extends TestCase
             'value' => 11,
             'isVoid' => false,
             'recordedAt' => '2026-03-10T11:00:00.000Z',
-            'supersedesUuid' => null,
+            'supersedesUuids' => [],
         ];
     }
 

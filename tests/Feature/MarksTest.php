@@ -86,7 +86,7 @@ final class MarksTest extends FeatureTestCase
     public function test_a_correction_counts_instead_even_when_it_arrives_first(): void
     {
         $wrong = $this->mark($this->sessionId, $this->line, 1, ['value' => 91]);
-        $right = $this->mark($this->sessionId, $this->line, 2, ['value' => 19, 'supersedesUuid' => $wrong['uuid']]);
+        $right = $this->mark($this->sessionId, $this->line, 2, ['value' => 19, 'supersedesUuids' => [$wrong['uuid']]]);
         $this->send([$right])->assertJsonPath('results.0.status', 'accepted');
         $this->send([$wrong])->assertJsonPath('results.0.status', 'accepted');
 
@@ -115,7 +115,9 @@ final class MarksTest extends FeatureTestCase
             'half a rep' => [['value' => 11.5], 'mark.whole'],
             'an unknown line' => [['lineKey' => str_repeat('0', 32)], 'line-unknown'],
             'try nought' => [['tryNumber' => 0], 'try-number'],
-            'itself superseded' => [['supersedesUuid' => '00000000-0000-4000-8000-000000000001'], 'supersedes'],
+            'itself superseded' => [['supersedesUuids' => ['00000000-0000-4000-8000-000000000001']], 'supersedes'],
+            'a correction of something else' => [['supersedesUuids' => ['it']], 'supersedes'],
+            'a reason too long' => [['reason' => str_repeat('x', 201)], 'reason'],
             'a uuid in capitals' => [['uuid' => '00000000-0000-4000-8000-00000000000A'], 'uuid'],
             'a player in words' => [['playerId' => 'Amina'], 'not-found'],
         ];

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Http\Problem;
+use App\Models\SignIn;
+use App\Support\SignInTries;
 use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Log;
 use PDOException;
 
 final class SignInTest extends FeatureTestCase
@@ -16,9 +19,11 @@ final class SignInTest extends FeatureTestCase
             ->assertOk()
             ->assertExactJson([
                 'name' => 'coach',
+                'email' => 'coach@quay.example',
                 'clubName' => 'Heron Quay',
+                'isLead' => false,
                 'today' => '2026-03-10',
-                'squads' => [['id' => $this->squad->id, 'name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'lengthUnit' => 'yd', 'role' => 'coach']],
+                'squads' => [['id' => $this->squad->id, 'name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'lengthUnit' => 'yd', 'footWording' => 'other', 'role' => 'coach']],
             ]);
         $this->assertAuthenticatedAs($this->coach);
     }
@@ -42,11 +47,81 @@ final class SignInTest extends FeatureTestCase
 
     public function test_guessing_is_slowed_down(): void
     {
-        for ($try = 0; $try < 10; $try++) {
+        for ($try = 0; $try < SignInTries::PER_EMAIL; $try++) {
             $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => "guess {$try}"])->assertStatus(422);
         }
         $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => 'salt-marsh-42'])
             ->assertStatus(429)->assertJsonPath('code', 'too-many-tries');
+    }
+
+    public function test_a_success_forgives_the_tries_before_it(): void
+    {
+        foreach (range(1, 3) as $_) {
+            for ($try = 1; $try < SignInTries::PER_EMAIL; $try++) {
+                $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => "guess {$try}"])->assertStatus(422);
+            }
+            $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
+            $this->app->make('auth')->forgetGuards();
+        }
+    }
+
+    public function test_an_unknown_address_is_refused_in_the_same_words(): void
+    {
+        $this->postJson('/api/v1/sign-in', ['email' => 'nobody@quay.example', 'password' => 'nope'])
+            ->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'password', 'message' => 'E-mail and password do not go together. Try again.']);
+    }
+
+    public function test_a_sign_in_that_was_ended_elsewhere_is_over_at_the_next_request(): void
+    {
+        $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
+        $this->app->make('auth')->forgetGuards();
+        $signIns = $this->getJson('/api/v1/sign-ins')->assertOk()->json('signIns');
+        self::assertCount(1, $signIns);
+        self::assertTrue($signIns[0]['isThis']);
+
+        $this->app->make('auth')->forgetGuards();
+        SignIn::query()->whereKey($signIns[0]['id'])->delete();
+        $this->getJson('/api/v1/pulse')->assertStatus(401)->assertJsonPath('code', 'signed-out');
+    }
+
+    public function test_a_new_password_ends_every_other_sign_in(): void
+    {
+        $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
+        SignIn::query()->create(['club_id' => $this->coach->club_id, 'user_id' => $this->coach->id, 'device' => 'A lost phone', 'signed_in_at_utc' => now(), 'seen_at_utc' => now()]);
+
+        $this->putJson('/api/v1/me/password', ['currentPassword' => 'not it', 'password' => 'three plain words'])->assertStatus(422)->assertJsonPath('fields.0.message', 'This is not your password of today.');
+        $this->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => 'short'])->assertStatus(422)->assertJsonPath('fields.0.path', 'password');
+        $this->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => 'three plain words'])->assertOk();
+
+        self::assertSame([true], collect($this->getJson('/api/v1/sign-ins')->json('signIns'))->pluck('isThis')->all());
+        $this->app->make('auth')->forgetGuards();
+        $this->getJson('/api/v1/pulse')->assertOk();
+    }
+
+    public function test_when_a_device_was_last_seen_is_written_every_ten_minutes_at_most(): void
+    {
+        $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
+        $seen = fn (): string => SignIn::query()->firstOrFail()->seen_at_utc->format('H:i');
+        $this->travelTo('2026-03-10 12:09:59');
+        $this->getJson('/api/v1/pulse')->assertOk();
+        self::assertSame('12:00', $seen());
+        $this->travelTo('2026-03-10 12:10:00');
+        $this->getJson('/api/v1/pulse')->assertOk();
+        self::assertSame('12:10', $seen());
+    }
+
+    public function test_neither_password_nor_a_child_s_name_reaches_the_log(): void
+    {
+        $logged = [];
+        Log::listen(function ($message) use (&$logged): void {
+            $logged[] = $message->message.json_encode($message->context);
+        });
+        $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => 'a wrong password']);
+        report(new QueryException('mariadb', 'insert into players (name) values (?)', ['Amina'], new PDOException('Duplicate entry \'Amina\'')));
+
+        self::assertCount(1, $logged);
+        self::assertStringContainsString('insert into players', $logged[0]);
+        self::assertStringNotContainsString('Amina', $logged[0]);
     }
 
     public function test_signing_out_ends_it(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Plan\KeepPlan;
+use App\Http\OpenApi\Put;
 use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
 use App\Rules\WholeNumbers;
@@ -14,13 +15,13 @@ use Illuminate\Support\Facades\Gate;
 
 class AttendanceController extends Controller
 {
-    /** Who is coming; the whole staff may say so, at the pitch as well. */
+    #[Put('/sessions/{session}/attendance', 'Who is coming; the whole staff may say so, at the pitch as well.', answers: 'Attendance', takes: 'Attendance')]
     public function update(Request $request, TrainingSession $session, KeepPlan $action): JsonResponse
     {
-        Gate::authorize('view', $session->squad);
+        Gate::authorize('run', $session->squad);
         /** @var array{comingPlayerIds: list<int>} $data */
         $data = $request->validate(['comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers]]);
-        $action->keepAttendance($session, array_map(intval(...), $data['comingPlayerIds']));
+        $action->keepAttendance($session, array_map(intval(...), $data['comingPlayerIds']), $this->user($request));
 
         return new JsonResponse(['comingPlayerIds' => SessionResource::coming($session->load(['attendances', 'squad.players']))]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Get;
 use App\Http\Resources\DrillResource;
 use App\Models\DrillVersion;
 use App\Models\Squad;
@@ -12,7 +13,7 @@ use Illuminate\Support\Facades\Gate;
 
 class DrillController extends Controller
 {
-    /** The book as it stands, measured in the squad's unit. */
+    #[Get('/squads/{squad}/drills', 'The book as it stands, measured in the squad\'s unit.', answers: 'Drills')]
     public function index(Squad $squad): JsonResponse
     {
         Gate::authorize('view', $squad);

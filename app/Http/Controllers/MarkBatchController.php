@@ -5,14 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Record\TakeMarks;
-use App\Models\User;
+use App\Http\OpenApi\Post;
+use App\Http\OpenApi\Shape;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;
 
+#[Shape('Mark', [
+    'uuid' => 'string', 'playerId' => 'int', 'sessionId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid?' => 'bool', 'isDisputed?' => 'bool',
+    'reason?' => 'string', 'countedBy?' => "'coach'|'partner'|'self'", 'recordedAt' => 'instant', 'supersedesUuids?' => 'string[]',
+])]
+#[Shape('MarkBatch', ['marks' => 'Mark[]'])]
+#[Shape('MarkResult', ['index' => 'int', 'uuid' => 'string?', 'status' => "'accepted'|'duplicate'|'refused'", 'code?' => 'string', 'message?' => 'string'])]
+#[Shape('MarkResults', ['results' => 'MarkResult[]'])]
 class MarkBatchController extends Controller
 {
-    /** A batch of numbers from a device: a result for each, in the order sent. */
+    #[Post('/marks', 'A batch of numbers from a device: a result for each, in the order sent.', answers: 'MarkResults', takes: 'MarkBatch')]
     public function store(Request $request, TakeMarks $action): JsonResponse
     {
         $most = Config::integer('training.marks_per_batch');
@@ -22,9 +30,7 @@ class MarkBatchController extends Controller
         );
         /** @var list<array<string, mixed>> $marks */
         $marks = array_values((array) $request->input('marks'));
-        /** @var User $user */
-        $user = $request->user();
 
-        return new JsonResponse(['results' => $action->take($marks, $user)]);
+        return new JsonResponse(['results' => $action->take($marks, $this->user($request))]);
     }
 }

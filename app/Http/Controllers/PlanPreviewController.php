@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Post;
 use App\Http\Requests\PlanRequest;
 use App\Http\Resources\EvaluationResource;
 use App\Models\Squad;
@@ -12,6 +13,7 @@ use Illuminate\Http\JsonResponse;
 
 class PlanPreviewController extends Controller
 {
+    #[Post('/squads/{squad}/preview', 'What a running order in hand comes to; nothing is kept.', answers: 'Evaluation', takes: 'PlanDraft')]
     public function __invoke(PlanRequest $request, Squad $squad, PlanEvaluationQuery $evaluations): JsonResponse
     {
         $draft = $request->draft();

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Squad\KeepPlayer;
+use App\Http\OpenApi\Delete;
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Post;
+use App\Http\OpenApi\Put;
 use App\Http\Requests\PlayerRequest;
 use App\Http\Resources\LineResource;
 use App\Http\Resources\PlayerResource;
@@ -12,10 +17,12 @@ use App\Models\Squad;
 use App\Queries\RecordQuery;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 class PlayerController extends Controller
 {
+    #[Get('/players/{player}', 'One player: marks by line, records, next targets.', answers: 'PlayerPage')]
     public function show(Player $player, RecordQuery $records): JsonResponse
     {
         Gate::authorize('view', $player->squad);
@@ -31,15 +38,24 @@ class PlayerController extends Controller
         return new JsonResponse(PlayerResource::of($player) + ['squadId' => $player->squad_id, 'squadName' => $player->squad->name, 'lines' => $standings]);
     }
 
-    public function store(PlayerRequest $request, Squad $squad): JsonResponse
+    #[Post('/squads/{squad}/players', 'Adds a player; a first name is enough.', answers: 'Player', takes: 'PlayerFields', status: 201)]
+    public function store(PlayerRequest $request, Squad $squad, KeepPlayer $action): JsonResponse
     {
-        return new JsonResponse(PlayerResource::of(Player::query()->create(['squad_id' => $squad->id] + $request->columns())), 201);
+        return new JsonResponse(PlayerResource::of($action->add($squad, $request->columns(), $this->user($request))), 201);
     }
 
-    public function update(PlayerRequest $request, Player $player): JsonResponse
+    #[Put('/players/{player}', 'Changes name, bib, foot or year.', answers: 'Player', takes: 'PlayerFields')]
+    public function update(PlayerRequest $request, Player $player, KeepPlayer $action): JsonResponse
     {
-        $player->update($request->columns());
+        return new JsonResponse(PlayerResource::of($action->change($player, $request->columns(), $this->user($request))));
+    }
 
-        return new JsonResponse(PlayerResource::of($player));
+    #[Delete('/players/{player}', 'Erases a player with every mark; it cannot be undone.', status: 204)]
+    public function destroy(Request $request, Player $player, KeepPlayer $action): JsonResponse
+    {
+        Gate::authorize('notes', $player->squad);
+        $action->erase($player, $this->user($request));
+
+        return new JsonResponse(null, 204);
     }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Put;
+use App\Http\OpenApi\Shape;
 use App\Http\Resources\RunPackResource;
 use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
@@ -14,9 +17,10 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
+#[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?'])]
 class RunController extends Controller
 {
-    /** Everything a phone needs to run the session by itself. */
+    #[Get('/sessions/{session}/run', 'The run pack: everything a phone needs to run the session by itself.', answers: 'RunPack')]
     public function show(Request $request, TrainingSession $session, RunPackQuery $query): JsonResponse
     {
         Gate::authorize('view', $session->squad);
@@ -24,10 +28,10 @@ class RunController extends Controller
         return new JsonResponse(RunPackResource::of($query->of($session), $this->day($request)));
     }
 
-    /** When the run began and ended, as the device says; said twice, it stays the same. */
+    #[Put('/sessions/{session}/run', 'When the run began and ended, as the device says; said twice, it stays the same.', answers: 'SessionSummary', takes: 'RunTimes')]
     public function update(Request $request, TrainingSession $session, SquadHistory $history): JsonResponse
     {
-        Gate::authorize('view', $session->squad);
+        Gate::authorize('run', $session->squad);
         $request->validate([
             'startedAt' => ['required', 'date'],
             'finishedAt' => ['nullable', 'date', 'after_or_equal:startedAt'],

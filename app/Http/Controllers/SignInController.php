@@ -4,67 +4,79 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Delete;
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Post;
 use App\Http\Requests\SignInRequest;
-use App\Models\Squad;
+use App\Http\Resources\MeResource;
+use App\Models\SignIn;
 use App\Models\User;
 use App\Support\ClubContext;
+use App\Support\SignInDesk;
+use App\Support\SignInTries;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
 class SignInController extends Controller
 {
-    /** The cheapest signed-in answer: is the sign-in still good? */
-    public function index(): JsonResponse
+    public function __construct(private readonly SignInDesk $desk)
     {
-        return new JsonResponse(['signedIn' => true]);
     }
 
+    #[Get('/sign-ins', 'The devices you are signed in on.', answers: 'SignIns')]
+    public function index(Request $request): JsonResponse
+    {
+        $current = SignInDesk::currentId($request);
+        $signIns = $this->user($request)->signIns()->orderByDesc('seen_at_utc')->get();
+
+        return new JsonResponse(['signIns' => $signIns->map(fn (SignIn $one): array => [
+            'id' => $one->id,
+            'device' => $one->device,
+            'signedInAt' => $one->signed_in_at_utc->toIso8601ZuluString(),
+            'seenAt' => $one->seen_at_utc->toIso8601ZuluString(),
+            'isThis' => $one->id === $current,
+        ])->all()]);
+    }
+
+    #[Get('/me', 'Who is signed in, and which squads are open to them.', answers: 'Me')]
     public function show(Request $request): JsonResponse
     {
-        return new JsonResponse($this->me($request));
+        return new JsonResponse(MeResource::of($this->user($request), $this->day($request)));
     }
 
-    public function store(SignInRequest $request, ClubContext $context): JsonResponse
+    #[Post('/sign-in', 'Signs in with e-mail and password.', answers: 'Me', takes: 'SignInFields')]
+    public function store(SignInRequest $request, ClubContext $context, SignInTries $tries): JsonResponse
     {
-        if (! Auth::attempt(['email' => $request->string('email')->toString(), 'password' => $request->string('password')->toString()])) {
+        $email = $request->string('email')->toString();
+        $address = (string) $request->ip();
+        $tries->refuseTooMany($email, $address);
+        $user = User::query()->where('email', $email)->first();
+        // Checked against something even for an unknown address, so that the time taken tells nobody which exist.
+        if (! Hash::check($request->string('password')->toString(), $user->password ?? self::nobodysHash()) || $user === null) {
+            $tries->failed($email, $address);
             throw ValidationException::withMessages(['password' => 'E-mail and password do not go together. Try again.']);
         }
-        $request->session()->regenerate();
-        /** @var User $user */
-        $user = $request->user();
+        $tries->succeeded($email, $address);
+        $this->desk->begin($request, $user);
         $context->actFor($user->club_id);
 
-        return new JsonResponse($this->me($request));
+        return $this->show($request);
     }
 
+    #[Delete('/sign-in', 'Signs out on this device.', answers: 'SignedOut')]
     public function destroy(Request $request): JsonResponse
     {
-        Auth::logout();
-        $request->session()->invalidate();
-        $request->session()->regenerateToken();
+        $this->desk->end($request);
 
         return new JsonResponse(['signedIn' => false]);
     }
 
-    /** @return array<string, mixed> */
-    private function me(Request $request): array
+    private static function nobodysHash(): string
     {
-        /** @var User $user */
-        $user = $request->user();
+        static $hash = null;
 
-        return [
-            'name' => $user->name,
-            'clubName' => $user->club->name,
-            'today' => $this->day($request)->today()->iso(),
-            'squads' => $user->squads()->orderBy('squads.id')->get()->map(fn (Squad $squad): array => [
-                'id' => $squad->id,
-                'name' => $squad->name,
-                'ageGroup' => $squad->age_group,
-                'lengthUnit' => $squad->length_unit->value,
-                'role' => $squad->getRelation('pivot')->getAttribute('role'),
-            ])->all(),
-        ];
+        return $hash ??= Hash::make('nobody has this password');
     }
 }

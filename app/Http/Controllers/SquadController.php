@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Post;
+use App\Http\Requests\SquadRequest;
 use App\Http\Resources\LineResource;
 use App\Http\Resources\PlayerResource;
 use App\Models\RecordLine;
@@ -16,7 +19,7 @@ use Illuminate\Support\Facades\Gate;
 
 class SquadController extends Controller
 {
-    /** Everyone, and how each stands on each record line against their own past. */
+    #[Get('/squads/{squad}', 'Everyone, and how each stands on each record line against their own past.', answers: 'SquadBoard')]
     public function show(Request $request, Squad $squad, RecordQuery $records): JsonResponse
     {
         Gate::authorize('view', $squad);
@@ -37,5 +40,13 @@ class SquadController extends Controller
                 $readings,
             ),
         ]);
+    }
+
+    #[Post('/club/squads', 'Adds a squad to the club.', answers: 'SquadMade', takes: 'SquadFields', status: 201)]
+    public function store(SquadRequest $request): JsonResponse
+    {
+        $squad = Squad::query()->create(['name' => $request->string('name')->trim()->toString(), 'age_group' => $request->string('ageGroup')->toString()]);
+
+        return new JsonResponse(['id' => $squad->id], 201);
     }
 }

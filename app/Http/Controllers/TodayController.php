@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Shape;
 use App\Http\Resources\EvaluationResource;
 use App\Http\Resources\SessionResource;
 use App\Models\Squad;
@@ -16,8 +18,15 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
+#[Shape('TodaySession', ['evaluation' => 'Evaluation?', 'problem' => 'string?'], extends: 'Session')]
+#[Shape('RecordSet', ['playerId' => 'int', 'playerName' => 'string', 'drillName' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'value' => 'number', 'unit' => 'string'])]
+#[Shape('LastSession', ['records' => 'RecordSet[]'], extends: 'SessionSummary')]
+#[Shape('StaleFamily', ['family' => 'string', 'lastOn' => 'date', 'days' => 'int'])]
+#[Shape('UpcomingSession', ['week' => "'this'|'next'|'later'"], extends: 'SessionSummary')]
+#[Shape('Today', ['today' => 'date', 'seasonWeek' => 'int?', 'next' => 'TodaySession?', 'last' => 'LastSession?', 'stale' => 'StaleFamily[]', 'upcoming' => 'UpcomingSession[]'])]
 class TodayController extends Controller
 {
+    #[Get('/squads/{squad}/today', 'What a coach wants to know before leaving for the pitch.', answers: 'Today')]
     public function __invoke(Request $request, Squad $squad, TodayQuery $query, PlanEvaluationQuery $evaluations): JsonResponse
     {
         Gate::authorize('view', $squad);
@@ -27,11 +36,12 @@ class TodayController extends Controller
 
         return new JsonResponse([
             'today' => $day->today()->iso(),
+            'seasonWeek' => $squad->season_starts_on === null ? null : $day->seasonWeek($squad->season_starts_on),
             'next' => $next === null ? null : SessionResource::of($next, $day) + $this->evaluated($squad, $next, $evaluations),
             'last' => $last === null ? null : SessionResource::summary($last, $day) + ['records' => $query->recordsSetOn($squad, $day->on($last->starts_at_utc))],
             'stale' => $query->stale($squad, $day),
             'upcoming' => $squad->trainingSessions()->whereNull('run_finished_at_utc')->where('starts_at_utc', '>=', now()->subHours(12))->orderBy('starts_at_utc')->limit(6)->get()
-                ->map(fn (TrainingSession $session): array => SessionResource::summary($session, $day))->all(),
+                ->map(fn (TrainingSession $session): array => SessionResource::summary($session, $day) + ['week' => $day->week($session->starts_at_utc)])->all(),
         ]);
     }
 

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Plan\KeepPlan;
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Post;
+use App\Http\OpenApi\Put;
 use App\Http\Requests\PlanRequest;
 use App\Http\Resources\SessionResource;
 use App\Http\StaleVersion;
@@ -16,6 +19,7 @@ use Illuminate\Support\Facades\Gate;
 
 class TrainingSessionController extends Controller
 {
+    #[Get('/sessions/{session}', 'A session with its running order, as the plan view edits it.', answers: 'Session')]
     public function show(Request $request, TrainingSession $session): JsonResponse
     {
         Gate::authorize('view', $session->squad);
@@ -23,13 +27,15 @@ class TrainingSessionController extends Controller
         return $this->answer($request, $session, 200);
     }
 
+    #[Post('/squads/{squad}/sessions', 'Adds a session.', answers: 'Session', takes: 'PlanToKeep', status: 201)]
     public function store(PlanRequest $request, Squad $squad, KeepPlan $action): JsonResponse
     {
         $session = new TrainingSession(['squad_id' => $squad->id]);
 
-        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft()), 201);
+        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft(), $this->user($request)), 201);
     }
 
+    #[Put('/sessions/{session}', 'Keeps a changed plan, unless it was changed elsewhere: then 412 with the plan as it stands.', answers: 'Session', takes: 'PlanToKeep', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
     public function update(PlanRequest $request, TrainingSession $session, KeepPlan $action): JsonResponse
     {
         $expected = trim((string) $request->headers->get('If-Match'), '"');
@@ -38,7 +44,7 @@ class TrainingSessionController extends Controller
             throw new StaleVersion(SessionResource::of($session, $this->day($request)));
         }
 
-        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft()), 200);
+        return $this->answer($request, $action->keep($session, $this->header($request), $request->draft(), $this->user($request)), 200);
     }
 
     private function answer(Request $request, TrainingSession $session, int $status): JsonResponse

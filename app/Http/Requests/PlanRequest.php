@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\OpenApi\Shape;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Rules\BlockShapes;
@@ -14,6 +15,8 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 
 /** A running order as the client holds it: for the preview, and, with title, place and start, for keeping. */
+#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]'])]
+#[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?', 'startsAt' => 'string'], extends: 'PlanDraft')]
 class PlanRequest extends FormRequest
 {
     public function authorize(): Response

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Http\OpenApi\Shape;
 use App\Models\Player;
 use App\Models\Squad;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -12,6 +13,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
+#[Shape('PlayerFields', ['name' => 'string', 'bib' => 'int?', 'strongFoot' => "'R'|'L'|'both'", 'birthYear' => 'int?'])]
 class PlayerRequest extends FormRequest
 {
     public function authorize(): Response

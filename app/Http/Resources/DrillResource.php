@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Http\OpenApi\Shape;
 use App\Models\DrillVersion;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
@@ -20,6 +21,22 @@ use FleetSparrow\Core\Touch\Group;
 use FleetSparrow\Core\Touch\Item;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
+#[Shape('Dose', ['kind' => "'timed'|'reps'|'quota'|'race'", 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'sets?' => 'int', 'restSeconds' => 'number', 'sides' => 'string'])]
+#[Shape('Point', ['xMetres' => 'number', 'yMetres' => 'number'])]
+#[Shape('DrawnMarker', ['shape' => "'triangle'|'square'|'ring'", 'colour' => 'string'], extends: 'Point')]
+#[Shape('DrawnLabel', ['text' => 'string'], extends: 'Point')]
+#[Shape('DrawnDimension', ['from' => 'Point', 'to' => 'Point', 'text' => 'string'])]
+#[Shape('PathLength', ['metres' => 'number', 'text' => 'string'])]
+#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
+#[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
+#[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
+#[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string'])]
+#[Shape('Fault', ['fault' => 'string', 'fix' => 'string'])]
+#[Shape('Drill', [
+    'versionId' => 'int', 'slug' => 'string', 'name' => 'string', 'family' => 'string', 'summary' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'contactsLeft' => 'Contact[]',
+    'touchesPerRep' => 'number', 'secondsPerRep' => 'number', 'dose' => 'Dose', 'scoring' => 'Scoring?', 'organisation' => 'Organisation', 'points' => 'string[]', 'faults' => 'Fault[]', 'cautions' => 'string[]', 'drawing' => 'Drawing',
+])]
+#[Shape('Drills', ['drills' => 'Drill[]'])]
 final class DrillResource
 {
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Http\OpenApi\Shape;
 use FleetSparrow\Core\Plan\BlockEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\Segment;
@@ -11,6 +12,18 @@ use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 
 /** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
+#[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]
+#[Shape('Segment', [
+    'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'", 'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
+    'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
+])]
+#[Shape('BlockEvaluation', [
+    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
+    'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'string[]',
+])]
+#[Shape('Evaluation', [
+    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]',
+])]
 final class EvaluationResource
 {
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Http\OpenApi\Shape;
 use App\Models\RecordLine;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
@@ -12,6 +13,17 @@ use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Shared\LengthUnit;
 
 /** A record line, and how one player stands on it. */
+#[Shape('Line', [
+    'key' => 'string', 'drillSlug' => 'string', 'drillName' => 'string', 'family' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'unit' => 'string', 'better' => "'higher'|'lower'",
+    'step' => 'number', 'least' => 'number', 'most' => 'number', 'window' => 'string', 'rule' => 'string{}',
+])]
+#[Shape('LineDay', ['on' => 'date', 'best' => 'number', 'median' => 'number', 'tries' => 'int', 'openTries' => 'int'])]
+#[Shape('LineRecord', ['on' => 'date', 'value' => 'number'])]
+#[Shape('Target', ['value' => 'number', 'because' => 'string'])]
+#[Shape('Standing', ['days' => 'LineDay[]', 'record' => 'LineRecord?', 'target' => 'Target?', 'openTries' => 'int'])]
+#[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
+#[Shape('PlayerPage', ['squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]'], extends: 'Player')]
+#[Shape('SquadBoard', ['id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'today' => 'date', 'players' => 'Player[]', 'lines' => 'Line[]', 'standings' => 'Standing{}{}'])]
 final class LineResource
 {
     /** @return array<string, mixed> */
@@ -40,9 +52,10 @@ final class LineResource
         $target = Target::of($reading, $school);
 
         return [
-            'days' => array_map(fn (SessionValue $day): array => ['on' => $day->on->iso(), 'best' => $day->best, 'median' => $day->median, 'tries' => $day->tries], $reading->days),
+            'days' => array_map(fn (SessionValue $day): array => ['on' => $day->on->iso(), 'best' => $day->best, 'median' => $day->median, 'tries' => $day->tries, 'openTries' => $day->openTries], $reading->days),
             'record' => $record === null ? null : ['on' => $record->on->iso(), 'value' => $record->best],
             'target' => $target === null ? null : ['value' => $target->value, 'because' => $target->because],
+            'openTries' => array_sum($reading->openTries),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Http\OpenApi\Shape;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\SessionBlock;
@@ -15,6 +16,10 @@ use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\Side;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
+#[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
+#[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
+#[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'drill' => 'Drill?'])]
+#[Shape('RunPack', ['session' => 'SessionSummary', 'players' => 'Player[]', 'blocks' => 'RunBlock[]', 'segments' => 'RunSegment[]', 'lines' => 'Line{}', 'standings' => 'Standing{}{}'])]
 final class RunPackResource
 {
     /** @return array<string, mixed> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Http\OpenApi\Shape;
 use App\Models\Attendance;
 use App\Models\Player;
 use App\Models\TrainingSession;
@@ -11,6 +12,10 @@ use App\Support\ClubDay;
 use App\Support\PlanDraft;
 
 /** A session as the plan view edits it. */
+#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?'])]
+#[Shape('SessionSummary', ['id' => 'int', 'squadId' => 'int', 'title' => 'string', 'place' => 'string', 'startsAt' => 'string', 'slotMinutes' => 'int', 'version' => 'int', 'isRun' => 'bool'])]
+#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'players' => 'Player[]'], extends: 'SessionSummary')]
+#[Shape('Attendance', ['comingPlayerIds' => 'int[]'])]
 final class SessionResource
 {
     /** @return array<string, mixed> */

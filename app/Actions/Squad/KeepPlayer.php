@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Squad;
+
+use App\Models\Player;
+use App\Models\Squad;
+use App\Models\User;
+use App\Support\AuditTrail;
+use BackedEnum;
+use Illuminate\Support\Facades\DB;
+
+/** Adds, changes and erases players, and notes who did. */
+final class KeepPlayer
+{
+    public function __construct(private readonly AuditTrail $trail)
+    {
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    public function add(Squad $squad, array $columns, User $by): Player
+    {
+        return DB::transaction(function () use ($squad, $columns, $by): Player {
+            $player = Player::query()->create(['squad_id' => $squad->id] + $columns);
+            $this->trail->note($by, 'player.added', $squad->id, $player->id);
+
+            return $player;
+        });
+    }
+
+    /** @param  array<string, mixed>  $columns */
+    public function change(Player $player, array $columns, User $by): Player
+    {
+        return DB::transaction(function () use ($player, $columns, $by): Player {
+            $player->fill($columns);
+            $changes = [];
+            foreach (array_keys($player->getDirty()) as $column) {
+                // What a private note says stays out of the trail.
+                $changes[$column] = $column === 'private_note' ? [] : [self::plain($player->getOriginal($column)), self::plain($player->getAttribute($column))];
+            }
+            if ($changes !== []) {
+                $player->save();
+                $this->trail->note($by, array_keys($changes) === ['private_note'] ? 'note.changed' : 'player.changed', $player->squad_id, $player->id, $changes);
+            }
+
+            return $player;
+        });
+    }
+
+    /** The child's marks, bests and attendance go too. What stays: that somebody was erased, when and by whom. */
+    public function erase(Player $player, User $by): void
+    {
+        DB::transaction(function () use ($player, $by): void {
+            $this->trail->forget($player->id);
+            // These carry no player of their own, so nothing takes them along.
+            $marks = DB::table('marks')->where('player_id', $player->id)->select('uuid');
+            DB::table('mark_supersessions')->whereIn('mark_uuid', $marks)->delete();
+            $this->trail->note($by, 'player.erased', $player->squad_id, $player->id);
+            $player->delete();
+        });
+    }
+
+    private static function plain(mixed $value): mixed
+    {
+        return $value instanceof BackedEnum ? $value->value : $value;
+    }
+}

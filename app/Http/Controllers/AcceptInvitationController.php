@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\People\AcceptInvitation;
+use App\Http\OpenApi\Post;
+use App\Http\Requests\AcceptInvitationRequest;
+use App\Http\Resources\MeResource;
+use App\Support\ClubDay;
+use App\Support\SignInDesk;
+use App\Support\SignInTries;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+
+class AcceptInvitationController extends Controller
+{
+    #[Post('/invitations/{token}', 'Takes the place offered and signs in.', answers: 'Me', takes: 'AcceptFields', status: 201)]
+    public function __invoke(AcceptInvitationRequest $request, string $token, AcceptInvitation $action, SignInDesk $desk, SignInTries $tries): JsonResponse
+    {
+        $address = (string) $request->ip();
+        $tries->refuseTooMany($token, $address);
+        try {
+            $user = $action->accept($token, $request->string('name')->trim()->toString(), $request->string('password')->toString());
+        } catch (ValidationException $wrongPassword) {
+            $tries->failed($token, $address);
+            throw $wrongPassword;
+        }
+        $desk->begin($request, $user);
+
+        return new JsonResponse(MeResource::of($user, ClubDay::ofUser($user)), 201);
+    }
+}

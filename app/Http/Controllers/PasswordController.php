@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\People\SetPassword;
+use App\Http\OpenApi\Put;
+use App\Http\Requests\PasswordRequest;
+use App\Support\SignInDesk;
+use Illuminate\Http\JsonResponse;
+
+class PasswordController extends Controller
+{
+    #[Put('/me/password', 'Changes your password and signs every other device out.', answers: 'Pulse', takes: 'PasswordFields')]
+    public function update(PasswordRequest $request, SetPassword $action): JsonResponse
+    {
+        $action->set($this->user($request), $request->string('password')->toString(), SignInDesk::currentId($request));
+
+        return new JsonResponse(['signedIn' => true]);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\People\SetPassword;
+use App\Http\OpenApi\Get;
+use App\Http\OpenApi\Post;
+use App\Http\Requests\NewPasswordRequest;
+use App\Mail\LinkMail;
+use App\Models\User;
+use App\Support\LinkPost;
+use App\Support\Links;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
+
+/** Behind a signed link that the club lead hands over, or that is mailed where mail has been set up. */
+class PasswordResetController extends Controller
+{
+    #[Get('/password-resets/{account}', 'Whose password a signed link sets.', answers: 'ResetOffer', query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'])]
+    public function show(Request $request, User $account): JsonResponse
+    {
+        $this->refuseSpent($request, $account);
+
+        return new JsonResponse(['name' => $account->name, 'email' => $account->email]);
+    }
+
+    #[Post('/password-resets/{account}', 'Sets the password and ends every sign-in; the link works once.', answers: 'ResetOffer', takes: 'NewPasswordFields', query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'])]
+    public function update(NewPasswordRequest $request, User $account, SetPassword $action): JsonResponse
+    {
+        $this->refuseSpent($request, $account);
+        $action->set($account, $request->string('password')->toString());
+
+        return new JsonResponse(['name' => $account->name, 'email' => $account->email]);
+    }
+
+    #[Post('/password-resets', 'Asks for a reset link by mail. The answer is the same whether the address is known or not.', answers: 'ResetAsked', takes: 'EmailFields')]
+    public function store(Request $request, LinkPost $post): JsonResponse
+    {
+        $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.*' => 'Enter your e-mail address.']);
+        $user = User::query()->where('email', $request->string('email')->toString())->first();
+        if ($user !== null) {
+            // The address from the configuration: what the request calls this host is the sender's own say.
+            $link = Links::reset(Config::string('app.url'), $user, now()->toImmutable()->addHours(Links::RESET_HOURS));
+            $post->send($user->email, new LinkMail('A new password for Fleet Sparrow', 'With this link you set a new password; it is good for '.Links::RESET_HOURS.' hours:', $link));
+        }
+
+        return new JsonResponse(['byMail' => LinkPost::isSetUp()]);
+    }
+
+    private function refuseSpent(Request $request, User $account): void
+    {
+        abort_unless(hash_equals(Links::fingerprint($account), $request->string('fingerprint')->toString()), 403, 'link-spent');
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Post;
+use App\Models\User;
+use App\Support\Links;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+class ResetLinkController extends Controller
+{
+    #[Post('/club/people/{person}/reset-link', 'Makes a signed link with which somebody sets a new password.', answers: 'ResetLink', status: 201)]
+    public function __invoke(Request $request, User $person): JsonResponse
+    {
+        Gate::authorize('manage', $this->user($request)->club);
+        $expires = now()->addHours(Links::RESET_HOURS)->toImmutable();
+
+        return new JsonResponse(['link' => Links::reset($request->root(), $person, $expires), 'expiresAt' => $expires->utc()->toIso8601ZuluString()], 201);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\URL;
+
+/** Addresses that open a door once: they are shown to the club lead, or mailed, and never logged. */
+final class Links
+{
+    public const RESET_HOURS = 24;
+
+    public static function invitation(string $origin, string $token): string
+    {
+        return "{$origin}/invitation/{$token}";
+    }
+
+    /** Signed, and good until it expires or the password has changed, whichever comes first. */
+    public static function reset(string $origin, User $user, CarbonImmutable $expires): string
+    {
+        $path = URL::temporarySignedRoute('password-resets.show', $expires, ['account' => $user->id, 'fingerprint' => self::fingerprint($user)], absolute: false);
+
+        return $origin.'/reset/'.$user->id.'?'.parse_url($path, PHP_URL_QUERY);
+    }
+
+    /** Of the stored hash: it changes with the password, so a link works once. */
+    public static function fingerprint(User $user): string
+    {
+        return substr(hash('sha256', $user->password), 0, 16);
+    }
+}

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Squad;
+use FleetSparrow\Core\Caution\BallSize;
+use FleetSparrow\Core\Caution\HeadingProfile;
+use FleetSparrow\Core\Record\TargetSchool;
+use FleetSparrow\Core\Shared\AgeGroup;
+use FleetSparrow\Core\Shared\Length;
+use FleetSparrow\Core\Shared\LengthUnit;
+
+/** What a squad chooses. The defaults are the column defaults of the table. */
+final class SquadSettings
+{
+    private const AREA = ['areaWidth' => 'area_width_mm', 'areaDepth' => 'area_depth_mm'];
+
+    /** @return list<Setting> in the order shown */
+    public static function all(): array
+    {
+        $groups = AgeGroup::names();
+
+        return [
+            Setting::text('name', 'name', 'Name', 'What the squad is called in every view.', 120),
+            Setting::choice('ageGroup', 'age_group', 'Age group', 'As your association names it; the ball and the heading limit follow from it.', array_combine($groups, $groups), 'U12'),
+            Setting::date('seasonStartsOn', 'season_starts_on', 'Season starts on', 'Today counts the weeks of the season from this day.'),
+            Setting::choice('lengthUnit', 'length_unit', 'Unit of length', 'Every drawing and distance is shown in it; records stay the same whatever you choose.', ['yd' => 'yards', 'm' => 'metres', 'ft' => 'feet', 'pace' => 'paces of 0.75 m'], 'yd'),
+            Setting::choice('ground', 'ground', 'Ground', 'Kept with every number, since a ball runs differently on each.', ['grass' => 'grass', 'turf' => 'artificial turf', 'hard' => 'hard ground'], 'grass'),
+            Setting::choice('targetSchool', 'target_school', 'Number to beat', 'Own record and one asks for the least that is new; the other schools ask by the last session or by milestones.', [
+                TargetSchool::OwnRecord->value => 'own record and one',
+                TargetSchool::LastPlusOne->value => 'last session and one',
+                TargetSchool::Milestones->value => 'the next milestone',
+            ], TargetSchool::OwnRecord->value),
+            Setting::choice('footWording', 'foot_wording', 'Words for the foot', 'Some coaches never say "weak"; every view follows your choice.', ['other' => 'strong foot and other foot', 'weaker' => 'strong foot and weaker foot'], 'other'),
+            Setting::choice('headingProfile', 'heading_profile', 'Heading', 'Whose limits are shown; your local rules come first.', [
+                HeadingProfile::TheFa2020->value => 'The FA, 2020',
+                HeadingProfile::UsSoccer2016->value => 'U.S. Soccer, 2016',
+                HeadingProfile::NoHeading->value => 'no heading at all',
+            ], HeadingProfile::TheFa2020->value),
+            Setting::number('areaWidth', 'area_width_mm', 'Area, one side', 'The corner you usually have, in the squad\'s unit.', 400, whole: false),
+            Setting::number('areaDepth', 'area_depth_mm', 'Area, other side', 'The other side of that corner.', 400, whole: false),
+            Setting::number('markersOwned', 'markers_owned', 'Markers owned', 'A plan that needs more says so.', 999),
+            Setting::number('ballsOwned', 'balls_owned', 'Balls owned', 'What is in the bag.', 999),
+            Setting::number('bibsOwned', 'bibs_owned', 'Bibs owned', 'Of all colours together.', 999),
+            Setting::number('goalsOwned', 'goals_owned', 'Small goals owned', 'Two markers stand in for one.', 99),
+        ];
+    }
+
+    /** @return array<string, mixed> key → value */
+    public static function values(Squad $squad): array
+    {
+        $values = [];
+        foreach (self::all() as $setting) {
+            $value = $squad->getAttribute($setting->column);
+            $values[$setting->key] = match (true) {
+                isset(self::AREA[$setting->key]) => self::shown($value, $squad->length_unit),
+                $value instanceof \BackedEnum => $value->value,
+                $value instanceof \DateTimeInterface => $value->format('Y-m-d'),
+                default => $value,
+            };
+        }
+
+        return $values;
+    }
+
+    /**
+     * A side of the area that was not touched stays as long as it was, even when the unit it is shown in has changed.
+     *
+     * @param  array<string, mixed>  $values  validated
+     * @return array<string, mixed>
+     */
+    public static function columns(Squad $squad, array $values): array
+    {
+        $unit = LengthUnit::from(is_string($values['lengthUnit'] ?? null) ? $values['lengthUnit'] : $squad->length_unit->value);
+        $columns = [];
+        foreach (self::all() as $setting) {
+            if (! array_key_exists($setting->key, $values)) {
+                continue;
+            }
+            $value = $values[$setting->key];
+            if (isset(self::AREA[$setting->key])) {
+                $before = $squad->getAttribute($setting->column);
+                $untouched = is_numeric($value) && (float) $value === self::shown($before, $squad->length_unit);
+                $value = $untouched ? $before : (is_numeric($value) ? intdiv(Length::of((float) $value, $unit)->tenthsOfMillimetre + 5, 10) : null);
+            }
+            $columns[$setting->column] = $value;
+        }
+
+        return $columns;
+    }
+
+    /** @return list<string> what follows from the choices, a sentence each */
+    public static function follows(Squad $squad): array
+    {
+        $group = AgeGroup::tryOf($squad->age_group);
+
+        return $group === null ? [] : [
+            'Ball size '.BallSize::for($group).' for '.$group->name().', as is common; yours may differ.',
+            'Heading: '.$squad->heading_profile->limitFor($group)->sentence(),
+        ];
+    }
+
+    private static function shown(mixed $millimetres, LengthUnit $unit): ?float
+    {
+        return is_numeric($millimetres) ? Length::ofMetres((float) $millimetres / 1000)->in($unit) : null;
+    }
+}

@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\User;
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'users'],
+    'guards' => ['web' => ['driver' => 'session', 'provider' => 'users']],
+    'providers' => ['users' => ['driver' => 'sign-ins', 'model' => User::class]],
+    'passwords' => [],
+];
