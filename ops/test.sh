@@ -1,5 +1,7 @@
 # Static checks and every test, with databases and a web server of their own on the project's MariaDB.
 
+API_TYPES=resources/js/shared/api/openapi.ts
+
 test_core() { php vendor/bin/phpunit --testsuite core; }
 
 test_feature() {
@@ -14,7 +16,24 @@ test_static() {
   npx tsc --noEmit
   npx eslint resources/js tests/e2e --max-warnings 0
   npx prettier --check --log-level warn resources/js tests/e2e
+  npx openapi-typescript docs/openapi.json -o var/openapi.ts >/dev/null
+  cmp var/openapi.ts "$API_TYPES" || die "the generated types are out of date: run ./sparrow contract"
   npx vitest run
+}
+
+# What the code says of its API, written anew: the document, the formats, the types, the samples.
+write_contract() {
+  prepare_var
+  take_lock
+  install_all
+  start_database
+  make_database sparrow_test
+  write_env .env.testing sparrow_test testing "$TEST_PORT"
+  step "describing the API" "See the lines above." openapi php artisan sparrow:openapi
+  step "making the types" "See the lines above." types npx openapi-typescript docs/openapi.json -o "$API_TYPES"
+  step "making the samples" "See the lines above." samples \
+    env APP_ENV=testing DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" SPARROW_WRITE_CONTRACT=1 php vendor/bin/phpunit --testsuite feature --filter ContractTest
+  say "docs/openapi.json, docs/formats, $API_TYPES and tests/fixtures/contract are up to date. Read the difference before committing."
 }
 
 test_browser() {

@@ -164,6 +164,7 @@ final class WallsTest extends FeatureTestCase
                 default => [403],
             };
             self::assertContains($status, $expected, "{$name} as {$who}: {$status} ".$answer->getContent());
+            Contract::assertAnswer($answer, $name);
             if ($rule === self::BY_ITEM) {
                 $answer->assertJsonPath('results.0.status', $roleHere === null ? 'refused' : 'accepted');
             }

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Http\OpenApi\Description;
+use Illuminate\Routing\Route as RegisteredRoute;
+use Illuminate\Support\Facades\Route;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** What the API says of itself is committed, current and true. */
+final class ContractTest extends FeatureTestCase
+{
+    public function test_the_committed_description_is_what_the_code_says(): void
+    {
+        foreach (Description::files() as $file => $content) {
+            self::assertSame($content, (string) file_get_contents(base_path($file)), "{$file} is out of date. Run ./sparrow contract.");
+        }
+    }
+
+    public function test_every_route_is_described_and_nothing_else(): void
+    {
+        $routes = [];
+        /** @var RegisteredRoute $route */
+        foreach (Route::getRoutes() as $route) {
+            if (str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/{path}') {
+                $routes[] = strtolower($route->methods()[0]).' '.substr($route->uri(), strlen('api/v1'));
+            }
+        }
+        $described = [];
+        foreach (Description::document()['paths'] as $path => $calls) {
+            foreach (array_keys($calls) as $method) {
+                $described[] = "{$method} {$path}";
+            }
+        }
+        sort($routes);
+        sort($described);
+
+        self::assertSame($routes, $described);
+    }
+
+    public function test_every_shape_named_is_there_and_every_shape_is_used(): void
+    {
+        $document = Description::document();
+        preg_match_all('~#/components/schemas/(\w+)~', json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES), $named);
+        $shapes = array_keys($document['components']['schemas']);
+
+        self::assertSame([], array_values(array_diff(array_unique($named[1]), $shapes)));
+        self::assertSame([], array_values(array_diff($shapes, $named[1])));
+    }
+
+    public function test_answers_are_as_described_and_as_their_samples(): void
+    {
+        $sessionId = $this->keptSession();
+        $player = $this->players[0]->id;
+        $line = $this->lineKey($sessionId, $player);
+        $answers = [
+            'marks' => ['POST api/v1/marks', $this->send([$this->mark($sessionId, $line, 1, ['value' => 14]), $this->mark($sessionId, $line, 2, ['value' => 5000])])],
+        ];
+        $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
+        $this->actingAs($this->coach)->putJson("/api/v1/players/{$player}/note", ['note' => 'Likes to go left.'])->assertOk();
+        $this->actingAs($this->lead)->postJson('/api/v1/club/invitations', ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id])->assertCreated();
+        foreach ([
+            'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings', 'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
+            'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}', 'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
+            'session' => 'sessions/{session}', 'run-pack' => 'sessions/{session}/run',
+        ] as $name => $uri) {
+            $answers[$name] = ["GET api/v1/{$uri}", $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line]))->assertOk()];
+        }
+        $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null]]);
+        $answers['evaluation'] = ['POST api/v1/squads/{squad}/preview', $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()];
+        $answers['stale-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", $plan, ['If-Match' => '"9"'])->assertStatus(412)];
+        $answers['invalid-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", ['title' => '', 'slotMinutes' => 0] + $plan, ['If-Match' => '"1"'])->assertStatus(422)];
+        foreach ($answers as $name => [$route, $answer]) {
+            Contract::assertAnswer($answer, $route);
+            Contract::assertSample($answer, $name);
+        }
+        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'plan' => $plan, 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json()]);
+    }
+
+    /** @return array<string, array{string}> */
+    public static function formats(): array
+    {
+        return array_combine(array_keys(Description::FORMATS), array_map(fn (string $format): array => [$format], array_keys(Description::FORMATS)));
+    }
+
+    #[DataProvider('formats')]
+    public function test_the_example_of_a_format_holds_to_its_schema_and_a_broken_one_does_not(string $format): void
+    {
+        $schema = json_decode((string) file_get_contents(base_path("docs/formats/{$format}.schema.json")), false, 512, JSON_THROW_ON_ERROR);
+        $example = json_decode((string) file_get_contents(base_path("docs/formats/{$format}.example.json")), false, 512, JSON_THROW_ON_ERROR);
+        Contract::assertSchema($example, $schema, $format);
+
+        $validator = new \Opis\JsonSchema\Validator;
+        $newer = clone $example;
+        $newer->version = 2;
+        self::assertFalse($validator->validate($newer, $schema)->isValid(), 'a newer version');
+        $field = Description::FORMATS[$format] === 'MarkBatch' ? 'marks' : 'blocks';
+        $without = clone $example;
+        unset($without->{$field});
+        self::assertFalse($validator->validate($without, $schema)->isValid(), "without {$field}");
+    }
+
+    /** @param  array<string, array<string, mixed>>  $examples  format → content */
+    private function writeExamples(array $examples): void
+    {
+        if (getenv('SPARROW_WRITE_CONTRACT') !== '1') {
+            return;
+        }
+        foreach ($examples as $format => $content) {
+            $example = ['format' => "fleet-sparrow/{$format}", 'version' => Description::FORMAT_VERSION] + $content;
+            file_put_contents(base_path("docs/formats/{$format}.example.json"), json_encode($example, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
+        }
+    }
+}
