@@ -143,6 +143,7 @@ start_all() {
   say ""
   say "  coach      coach@heron-quay.example       password: salt-marsh-42"
   say "  assistant  assistant@heron-quay.example   password: salt-marsh-42"
+  say "  club lead  lead@heron-quay.example        password: salt-marsh-42"
 }
 
 stop_all() {

@@ -5,6 +5,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="theme-color" content="#F6F1E6">
     <meta name="robots" content="noindex">
+    <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
     <title>Fleet Sparrow</title>
     <link rel="icon" href="/sparrow.svg" type="image/svg+xml">
     @viteReactRefresh

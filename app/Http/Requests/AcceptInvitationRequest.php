@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
-
-#[Shape('AcceptFields', ['name' => 'string', 'password' => 'string'])]
 class AcceptInvitationRequest extends NewPasswordRequest
 {
     /** @return array<string, list<mixed>> */

@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\People\SetPassword;
-use App\Http\OpenApi\Shape;
 use Illuminate\Foundation\Http\FormRequest;
 
-#[Shape('NewPasswordFields', ['password' => 'string'])]
-#[Shape('EmailFields', ['email' => 'string'])]
 class NewPasswordRequest extends FormRequest
 {
     public function authorize(): bool

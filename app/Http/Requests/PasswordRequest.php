@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
-
 /** Somebody's own password, the old one with it. */
-#[Shape('PasswordFields', ['currentPassword' => 'string', 'password' => 'string'])]
 class PasswordRequest extends NewPasswordRequest
 {
     /** @return array<string, list<mixed>> */

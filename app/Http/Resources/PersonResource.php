@@ -18,6 +18,10 @@ use App\Models\User;
 #[Shape('ResetLink', ['link' => 'string', 'expiresAt' => 'instant'])]
 #[Shape('ResetOffer', ['name' => 'string', 'email' => 'string'])]
 #[Shape('ResetAsked', ['byMail' => 'bool'])]
+#[Shape('EmailFields', ['email' => 'string'])]
+#[Shape('NewPasswordFields', ['password' => 'string'])]
+#[Shape('PasswordFields', ['currentPassword' => 'string', 'password' => 'string'])]
+#[Shape('AcceptFields', ['name' => 'string', 'password' => 'string'])]
 final class PersonResource
 {
     /** @return array<string, mixed> */

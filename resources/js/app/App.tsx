@@ -1,3 +1,5 @@
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -14,6 +16,9 @@ import type { ThemeName } from './theme/tokens';
 function noteSignedOut(fault: Error): void {
   if (fault instanceof ApiError && fault.kind === 'signed-out') announceSignedOut();
 }
+
+/** What the component library adds to the page while running carries the page's nonce: nothing else may. */
+const styles = createCache({ key: 'css', nonce: document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content ?? '' });
 
 const queryClient = new QueryClient({
   queryCache: new QueryCache({ onError: noteSignedOut }),
@@ -49,13 +54,15 @@ export function App() {
     [chosen],
   );
   return (
-    <ThemeProvider theme={theme}>
-      <CssBaseline />
-      <ThemeChoice value={choice}>
-        <QueryClientProvider client={queryClient}>
-          <RouterProvider router={router} />
-        </QueryClientProvider>
-      </ThemeChoice>
-    </ThemeProvider>
+    <CacheProvider value={styles}>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <ThemeChoice value={choice}>
+          <QueryClientProvider client={queryClient}>
+            <RouterProvider router={router} />
+          </QueryClientProvider>
+        </ThemeChoice>
+      </ThemeProvider>
+    </CacheProvider>
   );
 }

@@ -58,13 +58,15 @@ export function Shell() {
 }
 
 function Frame({ me }: { me: Me }) {
-  const isRun = /^\/run\/\d+/.test(useLocation().pathname);
+  const { pathname } = useLocation();
+  const isRun = /^\/run\/\d+/.test(pathname);
+  const isSettings = pathname === '/settings';
   return (
     <SquadChoice squads={me.squads}>
       <div className="shell">
         <ScrollRestoration />
         {!isRun && <Bar me={me} />}
-        <main>{me.squads.length === 0 ? <NoSquad name={me.name} /> : <Outlet />}</main>
+        <main>{me.squads.length === 0 && !isSettings ? <NoSquad name={me.name} isLead={me.isLead} /> : <Outlet />}</main>
       </div>
     </SquadChoice>
   );
@@ -84,6 +86,7 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/plan">Plan</NavLink>
         <NavLink to="/run">Run</NavLink>
         <NavLink to="/squad">Squad</NavLink>
+        <NavLink to="/settings">Settings</NavLink>
       </nav>
       <div className="who">
         {unsent > 0 && <span>{unsent} saved here, not sent yet</span>}
@@ -124,11 +127,17 @@ function SignOutButton({ unsent }: { unsent: number }) {
   );
 }
 
-function NoSquad({ name }: { name: string }) {
+function NoSquad({ name, isLead }: { name: string; isLead: boolean }) {
   return (
     <div className="page stack">
       <h1>No squad yet</h1>
-      <p>{name}, you are not on the staff of a squad. Ask your club lead to add you.</p>
+      {isLead ? (
+        <p>
+          {name}, add the club's first squad under <Link to="/settings">Settings</Link>.
+        </p>
+      ) : (
+        <p>{name}, you are not on the staff of a squad. Ask your club lead to add you.</p>
+      )}
     </div>
   );
 }

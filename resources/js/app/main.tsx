@@ -1,5 +1,7 @@
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-ext-400.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-ext-700.css';
 import '@fontsource/sofia-sans-condensed/latin-800.css';
 import './theme/app.css';
 import { StrictMode } from 'react';

@@ -4,6 +4,12 @@ import { Shell } from './Shell';
 
 export const router = createBrowserRouter([
   {
+    path: 'invitation/:token',
+    errorElement: <Broken />,
+    lazy: async () => ({ Component: (await import('../features/welcome/InvitationPage')).InvitationPage }),
+  },
+  { path: 'reset/:account', errorElement: <Broken />, lazy: async () => ({ Component: (await import('../features/welcome/ResetPage')).ResetPage }) },
+  {
     element: <Shell />,
     errorElement: <Broken />,
     children: [
@@ -13,6 +19,8 @@ export const router = createBrowserRouter([
       { path: 'run/:sessionId', lazy: async () => ({ Component: (await import('../features/run/RunPage')).RunPage }) },
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },
+      { path: 'player/:playerId/line/:lineKey', lazy: async () => ({ Component: (await import('../features/player/TriesPage')).TriesPage }) },
+      { path: 'settings', lazy: async () => ({ Component: (await import('../features/settings/SettingsPage')).SettingsPage }) },
       { path: 'plan', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextPlan }) },
       { path: 'run', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextRun }) },
       { path: '*', lazy: async () => ({ Component: (await import('./NotFound')).NotFound }) },

@@ -3,6 +3,7 @@ import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { changed, doseOfKind, doseSideOptions } from './draft';
 import type { PlanTools } from './usePlan';
 
@@ -82,6 +83,7 @@ interface DoseFieldsProps {
 }
 
 function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps) {
+  const wording = useFootWording();
   const number = (label: string, field: string, value: number) => (
     <NumberField
       key={`${dose.kind}-${field}`}
@@ -104,7 +106,13 @@ function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps
         ]}
         onValue={(kind) => onChange(doseOfKind(kind, dose.sides))}
       />
-      <Choice label="Feet" value={dose.sides} options={doseSideOptions} onValue={(sides) => onChange({ ...dose, sides })} fault={faultAt('dose.sides')} />
+      <Choice
+        label="Feet"
+        value={dose.sides}
+        options={doseSideOptions(wording)}
+        onValue={(sides) => onChange({ ...dose, sides })}
+        fault={faultAt('dose.sides')}
+      />
       <Choice
         label="Tempo"
         value={tempo}

@@ -43,7 +43,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const index = plan.blocks.findIndex((block) => block.id === selected?.id);
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
-  const mayPlan = squad?.role === 'coach';
+  const mayPlan = squad !== undefined && squad.role !== 'assistant';
   return (
     <>
       <div className="head">

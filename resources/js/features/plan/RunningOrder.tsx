@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { AddBlock } from './AddBlock';
 import { doseWords, moved } from './draft';
 import type { PlanTools } from './usePlan';
@@ -16,6 +17,7 @@ interface RunningOrderProps {
 /** The blocks in order; Alt with an arrow key moves the one in focus. */
 export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrderProps) {
   const { plan, evaluation } = tools;
+  const wording = useFootWording();
   const [spoken, setSpoken] = useState('');
   const move = (block: PlanBlock, by: -1 | 1) => {
     const blocks = moved(plan.blocks, block.id, by);
@@ -48,7 +50,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrd
                 <span className="num">{worked ? clockTime(plan.startsAt, worked.startSeconds) : '–'}</span>
                 <span>
                   <strong>{block.title}</strong>
-                  <span className="quiet">{block.dose ? doseWords(block.dose) : `${block.minutes ?? 0} min`}</span>
+                  <span className="quiet">{block.dose ? doseWords(block.dose, wording) : `${block.minutes ?? 0} min`}</span>
                   {worked?.warnings.map((warning) => (
                     <span key={warning} className="warn" style={{ display: 'block' }}>
                       {warning}

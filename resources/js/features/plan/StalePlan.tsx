@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import type { Session } from '../../shared/api/schemas';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { doseWords, type PlanInHand } from './draft';
 
 interface StalePlanProps {
@@ -31,6 +32,7 @@ export function StalePlan({ mine, other, onTakeOther, onKeepMine }: StalePlanPro
 }
 
 function Version({ title, plan }: { title: string; plan: PlanInHand | Session }) {
+  const wording = useFootWording();
   return (
     <section className="tight">
       <h2>{title}</h2>
@@ -40,7 +42,7 @@ function Version({ title, plan }: { title: string; plan: PlanInHand | Session })
       <ol className="tight">
         {plan.blocks.map((block) => (
           <li key={block.id}>
-            {block.title} <span className="quiet">{block.dose ? doseWords(block.dose) : `${block.minutes} min`}</span>
+            {block.title} <span className="quiet">{block.dose ? doseWords(block.dose, wording) : `${block.minutes} min`}</span>
           </li>
         ))}
       </ol>

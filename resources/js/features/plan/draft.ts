@@ -1,4 +1,5 @@
 import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
+import { sideWords, type FootWording } from '../../shared/lib/format';
 import type { Dose, Drill, PlanBlock, Session } from '../../shared/api/schemas';
 
 /** The plan in hand: what is typed, and the version it started from. */
@@ -64,13 +65,12 @@ const doseSides: Record<string, string> = {
   right: 'right foot',
   left: 'left foot',
   strong: 'strong foot',
-  weaker: 'other foot',
 };
-export const doseSideOptions = Object.entries(doseSides);
+export const doseSideOptions = (wording: FootWording): [string, string][] => [...Object.entries(doseSides), ['weaker', sideWords('weaker', wording)]];
 
 /** A dose in the words a coach would use. */
-export function doseWords(dose: Dose): string {
-  const feet = doseSides[dose.sides] ?? dose.sides;
+export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
+  const feet = doseSides[dose.sides] ?? sideWords(dose.sides, wording);
   switch (dose.kind) {
     case 'timed':
       return `${dose.sets} × ${dose.workSeconds} s ${feet}, ${dose.restSeconds} s rest`;

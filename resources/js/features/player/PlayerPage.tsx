@@ -4,11 +4,14 @@ import { playerQuery } from '../../shared/api/queries';
 import type { PlayerPage as PlayerData } from '../../shared/api/schemas';
 import { familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
 import { Failed, Loading } from '../../shared/ui/States';
+import { useSquadId } from '../../shared/ui/SquadChoice';
 import { LineChart } from './LineChart';
+import { StaffOnly } from './StaffOnly';
 
 export function PlayerPage() {
   const playerId = Number(useParams().playerId);
   const player = useQuery(playerQuery(playerId));
+  const { squads } = useSquadId();
   if (player.isPending) return <Loading what="the player" />;
   if (player.isError)
     return (
@@ -17,6 +20,8 @@ export function PlayerPage() {
       </div>
     );
   const { data } = player;
+  const role = squads.find((one) => one.id === data.squadId)?.role;
+  const mayRead = role === 'lead' || role === 'coach';
   return (
     <>
       <div className="head">
@@ -33,11 +38,14 @@ export function PlayerPage() {
           {data.lines.length === 0 && <p>No number yet. The first one is written down in a run.</p>}
           <ul className="lines">
             {data.lines.map((one) => (
-              <Line key={one.line.key} one={one} />
+              <Line key={one.line.key} one={one} playerId={data.id} />
             ))}
           </ul>
         </section>
-        <NextTargets lines={data.lines} />
+        <div className="stack">
+          <NextTargets lines={data.lines} />
+          {mayRead && <StaffOnly playerId={data.id} name={data.name} />}
+        </div>
       </div>
     </>
   );
@@ -45,8 +53,8 @@ export function PlayerPage() {
 
 type PlayerLine = PlayerData['lines'][number];
 
-function Line({ one }: { one: PlayerLine }) {
-  const { line, record, target, days } = one;
+function Line({ one, playerId }: { one: PlayerLine; playerId: number }) {
+  const { line, record, target, days, openTries } = one;
   return (
     <li>
       <div className="tight">
@@ -75,6 +83,10 @@ function Line({ one }: { one: PlayerLine }) {
           {days.length} {days.length === 1 ? 'session' : 'sessions'}
           {line.better === 'lower' ? ', lower is better' : ''}
         </p>
+        {openTries > 0 && <p className="warn">{openTries === 1 ? 'One try was seen otherwise.' : `${openTries} tries were seen otherwise.`}</p>}
+        <Link to={`/player/${playerId}/line/${line.key}`} aria-label={`Every try: ${line.drillName}, ${sideWords(line.side)} ${line.window}`}>
+          How do you know?
+        </Link>
       </div>
     </li>
   );

@@ -5,6 +5,7 @@ import type { ClockReading, Press } from '../../kernel/segmentClock';
 import type { RunPack } from '../../shared/api/schemas';
 import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { entryKey, rollCallFor } from './rollCalls';
 import { readySound } from './signals';
@@ -21,6 +22,7 @@ interface ClockViewProps {
 
 /** What now, what then, who; the clock as large as fits, and the thumb's buttons at the bottom. */
 export function ClockView({ pack, reading, press, entries, onRollCall, onFinish }: ClockViewProps) {
+  const wording = useFootWording();
   const segment = pack.segments[reading.index];
   if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onBack={() => press('back')} onFinish={onFinish} />;
   const block = pack.blocks.find((one) => one.id === segment.blockId);
@@ -47,7 +49,7 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
       </div>
       <div className="tight">
         <h1>
-          {segmentWords(segment)}: {block?.title}
+          {segmentWords(segment, wording)}: {block?.title}
         </h1>
         {block?.drill && segment.kind === 'work' && (
           <StitchLine
@@ -62,7 +64,7 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
       </div>
       <div className="box">
         <p>
-          <strong>Then</strong> {next ? `${segmentWords(next)}, ${lengthWords(next)}` : 'the end'}
+          <strong>Then</strong> {next ? `${segmentWords(next, wording)}, ${lengthWords(next)}` : 'the end'}
         </p>
         {nextBlock && (
           <p>
@@ -99,6 +101,7 @@ interface ThumbProps extends Pick<ClockViewProps, 'pack' | 'reading' | 'press' |
 }
 
 function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: ThumbProps) {
+  const wording = useFootWording();
   const rollAt = rollCallFor(pack, reading.index);
   const asking = rollAt === undefined ? undefined : pack.segments[rollAt];
   const owed = rollAt === undefined ? 0 : (asking?.asks.filter((ask) => !entries[entryKey(pack, rollAt, ask.playerId)]).length ?? 0);
@@ -152,7 +155,7 @@ function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: Thu
         </Button>
       ) : (
         <Button className="main" variant={segment.kind === 'write' && owed > 0 ? 'outlined' : 'contained'} onClick={() => press('next')}>
-          {next ? `Next: ${segmentWords(next).toLowerCase()}` : 'Done'}
+          {next ? `Next: ${segmentWords(next, wording).toLowerCase()}` : 'Done'}
         </Button>
       )}
     </div>
@@ -168,6 +171,7 @@ interface OverProps {
 }
 
 function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
+  const wording = useFootWording();
   const [isFinished, setFinished] = useState(false);
   const owing = pack.segments.flatMap((segment, at) => {
     const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask.playerId)]).length;
@@ -179,7 +183,8 @@ function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
       <p>{Object.keys(entries).length} numbers written down.</p>
       {owing.map(({ at, owed, segment }) => (
         <p key={at}>
-          {pack.blocks.find((block) => block.id === segment.blockId)?.title}, {segmentWords(segment).toLowerCase()}, set {segment.set}: {owed} still owed.{' '}
+          {pack.blocks.find((block) => block.id === segment.blockId)?.title}, {segmentWords(segment, wording).toLowerCase()}, set {segment.set}: {owed} still
+          owed.{' '}
           <button type="button" className="link" onClick={() => onRollCall(at)}>
             Write them down
           </button>

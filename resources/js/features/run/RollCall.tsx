@@ -5,6 +5,7 @@ import type { ClockReading } from '../../kernel/segmentClock';
 import type { RunPack } from '../../shared/api/schemas';
 import { countdown, mark } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { Keypad } from './Keypad';
 import { RollRow } from './RollRow';
 import { askingSegments, entryKey, tryNumber } from './rollCalls';
@@ -22,6 +23,7 @@ interface RollCallProps {
 
 /** Everybody's number for one set: digits, then Enter or Next, and the next name is in hand. */
 export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, reading }: RollCallProps) {
+  const wording = useFootWording();
   const segment = pack.segments[at];
   const asks = segment?.asks ?? [];
   const list = useRef<HTMLUListElement>(null);
@@ -83,7 +85,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         </span>
       </div>
       <p>
-        {segment && segmentWords(segment)}, set {segment?.set}. {block?.drill?.scoring?.countsOnlyIf}
+        {segment && segmentWords(segment, wording)}, set {segment?.set}. {block?.drill?.scoring?.countsOnlyIf}
       </p>
       <p className="roll-head quiet" aria-hidden>
         <span>name</span>

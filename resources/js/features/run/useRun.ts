@@ -88,7 +88,7 @@ export function useEntries(sessionId: number, first: Entry[]) {
       uuid: entry.uuid,
       sessionId,
       recordedAt: new Date().toISOString(),
-      supersedesUuid: before && !before.refusal ? before.uuid : null,
+      supersedesUuids: before && !before.refusal ? [before.uuid] : [],
     });
   };
   return { entries, enter };

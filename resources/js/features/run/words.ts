@@ -1,5 +1,5 @@
 import type { RunPack } from '../../shared/api/schemas';
-import { clock, sideWords } from '../../shared/lib/format';
+import { clock, sideWords, type FootWording } from '../../shared/lib/format';
 
 export type RunSegment = RunPack['segments'][number];
 
@@ -15,9 +15,9 @@ const kinds: Record<string, string> = {
 };
 
 /** What happens in a segment, in a few words. */
-export function segmentWords(segment: RunSegment): string {
+export function segmentWords(segment: RunSegment, wording: FootWording): string {
   if (segment.kind !== 'work') return kinds[segment.kind] ?? segment.kind;
-  const side = sideWords(segment.side);
+  const side = sideWords(segment.side, wording);
   return side ? side.charAt(0).toUpperCase() + side.slice(1) : 'Work';
 }
 

@@ -1,5 +1,6 @@
 import type { Me } from '../../shared/api/schemas';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { Forgotten } from './Forgotten';
 import { SignInFields } from './SignInFields';
 
 const hello = ['R', 'L', 'R', 'R', 'L', 'R', 'L', 'L', 'R', 'L', 'R', 'L'].map((foot) => ({ foot, surface: 'in' }));
@@ -15,6 +16,7 @@ export function SignInForm({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
           <p className="quiet">Plan the touches. Run the clock. Keep the numbers.</p>
         </div>
         <SignInFields onSignedIn={onSignedIn} />
+        <Forgotten />
       </div>
     </main>
   );

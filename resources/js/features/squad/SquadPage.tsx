@@ -20,7 +20,7 @@ export function SquadPage() {
         <Failed fault={board.error} onRetry={() => void board.refetch()} />
       </div>
     );
-  const mayPlan = squad?.role === 'coach';
+  const mayPlan = squad !== undefined && squad.role !== 'assistant';
   return (
     <>
       <div className="head">

@@ -22,7 +22,7 @@ export function TodayPage() {
   const { data } = today;
   return (
     <>
-      {data.next ? <NextSession next={data.next} today={data.today} /> : <NothingAhead />}
+      {data.next ? <NextSession next={data.next} today={data.today} seasonWeek={data.seasonWeek} /> : <NothingAhead />}
       <div className="page two">
         <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
         <div className="stack">
@@ -35,11 +35,13 @@ export function TodayPage() {
               {data.upcoming.map((one) => (
                 <li key={one.id} className="spread">
                   <Link to={`/plan/${one.id}`}>{one.title}</Link>
-                  <span className="quiet">{day(one.startsAt)}</span>
+                  <span className="quiet">
+                    {weekWords[one.week]} {day(one.startsAt)}
+                  </span>
                 </li>
               ))}
             </ul>
-            {squad?.role === 'coach' && <NewSession today={data.today} />}
+            {squad && squad.role !== 'assistant' && <NewSession today={data.today} />}
           </section>
         </div>
       </div>
@@ -47,9 +49,11 @@ export function TodayPage() {
   );
 }
 
+const weekWords = { this: 'this week,', next: 'next week,', later: '' };
+
 type NextUp = NonNullable<Today['next']>;
 
-function NextSession({ next, today }: { next: NextUp; today: string }) {
+function NextSession({ next, today, seasonWeek }: { next: NextUp; today: string; seasonWeek: number | null }) {
   const isToday = next.startsAt.slice(0, 10) === today;
   const titles = Object.fromEntries(next.blocks.map((block) => [block.id, block.title]));
   return (
@@ -58,6 +62,7 @@ function NextSession({ next, today }: { next: NextUp; today: string }) {
         <h1>{next.title}</h1>
         <p className="quiet">
           {isToday ? 'Today' : day(next.startsAt)} {next.startsAt.slice(11)} to {clockTime(next.startsAt, next.slotMinutes * 60)} · {next.place}
+          {seasonWeek === null ? '' : ` · week ${seasonWeek} of the season`}
         </p>
         <div className="acts">
           <Button component={Link} to={`/plan/${next.id}`}>

@@ -6,7 +6,7 @@ export interface FieldFault {
 }
 
 /** Why a call failed, in terms a screen can act on. */
-export type ApiErrorKind = 'offline' | 'signed-out' | 'invalid' | 'stale' | 'not-found' | 'away' | 'server' | 'contract';
+export type ApiErrorKind = 'offline' | 'signed-out' | 'invalid' | 'stale' | 'not-found' | 'refused' | 'away' | 'server' | 'contract';
 
 export class ApiError extends Error {
   constructor(
@@ -22,6 +22,7 @@ export class ApiError extends Error {
 
 const kindOfStatus: Record<number, ApiErrorKind> = {
   401: 'signed-out',
+  403: 'refused',
   404: 'not-found',
   412: 'stale',
   422: 'invalid',

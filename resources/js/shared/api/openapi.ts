@@ -600,26 +600,11 @@ export interface components {
             stale: components["schemas"]["StaleFamily"][];
             upcoming: components["schemas"]["UpcomingSession"][];
         };
-        AcceptFields: components["schemas"]["EmailFields"] & {
-            name: string;
-            password: string;
-        };
         InvitationFields: {
             email: string;
             /** @enum {string} */
             role: "lead" | "coach" | "assistant";
             squadId: number | null;
-        };
-        NewPasswordFields: {
-            password: string;
-        };
-        EmailFields: {
-            email: string;
-        };
-        PasswordFields: components["schemas"]["EmailFields"] & {
-            /** @description Somebody's own password, the old one with it. */
-            currentPassword: string;
-            password: string;
         };
         PersonFields: {
             isLead: boolean;
@@ -949,6 +934,20 @@ export interface components {
         };
         ResetAsked: {
             byMail: boolean;
+        };
+        EmailFields: {
+            email: string;
+        };
+        NewPasswordFields: {
+            password: string;
+        };
+        PasswordFields: {
+            currentPassword: string;
+            password: string;
+        };
+        AcceptFields: {
+            name: string;
+            password: string;
         };
         Player: {
             id: number;

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/react-query';
 import { z } from 'zod';
 import { callApi, getJson } from './client';
+import type { components } from './openapi';
 import { drill, evaluation, markResults, me, player, playerPage, runPack, session, squadBoard, today, type PlanBlock } from './schemas';
 
 /** Keys go from wide to narrow, so that `['squad', id]` invalidates everything below it. */
@@ -64,15 +65,6 @@ export interface PlayerFields {
 export const addPlayer = (squadId: number, body: PlayerFields) => callApi(`/squads/${squadId}/players`, player, { method: 'POST', body });
 export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/players/${playerId}`, player, { method: 'PUT', body });
 
-export interface MarkToSend {
-  uuid: string;
-  playerId: number;
-  sessionId: number;
-  lineKey: string;
-  tryNumber: number;
-  value: number;
-  isVoid: boolean;
-  recordedAt: string;
-  supersedesUuid: string | null;
-}
+/** A mark as it leaves the device. */
+export type MarkToSend = components['schemas']['Mark'];
 export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults, { method: 'POST', body: { marks } });

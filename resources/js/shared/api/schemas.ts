@@ -8,10 +8,18 @@ export const squadRef = z.object({
   id: z.number(),
   name: z.string(),
   ageGroup: z.string(),
-  lengthUnit: z.string(),
-  role: z.enum(['coach', 'assistant']),
+  lengthUnit: z.enum(['m', 'yd', 'ft', 'pace']),
+  footWording: z.enum(['other', 'weaker']),
+  role: z.enum(['lead', 'coach', 'assistant']),
 });
-export const me = z.object({ name: z.string(), clubName: z.string(), today: z.string(), squads: z.array(squadRef) });
+export const me = z.object({
+  name: z.string(),
+  email: z.string(),
+  clubName: z.string(),
+  isLead: z.boolean(),
+  today: z.string(),
+  squads: z.array(squadRef),
+});
 
 export const player = z.object({
   id: z.number(),
@@ -136,6 +144,7 @@ export const evaluation = z.object({
 
 export const today = z.object({
   today: z.string(),
+  seasonWeek: z.number().nullable(),
   next: session.extend({ evaluation: evaluation.nullable(), problem: z.string().nullable() }).nullable(),
   last: sessionSummary
     .extend({
@@ -143,7 +152,7 @@ export const today = z.object({
     })
     .nullable(),
   stale: z.array(z.object({ family: z.string(), lastOn: z.string(), days: z.number() })),
-  upcoming: z.array(sessionSummary),
+  upcoming: z.array(sessionSummary.extend({ week: z.enum(['this', 'next', 'later']) })),
 });
 
 export const recordLine = z.object({
@@ -161,9 +170,10 @@ export const recordLine = z.object({
   rule: z.record(z.string(), z.string()),
 });
 export const standing = z.object({
-  days: z.array(z.object({ on: z.string(), best: z.number(), median: z.number(), tries: z.number() })),
+  days: z.array(z.object({ on: z.string(), best: z.number(), median: z.number(), tries: z.number(), openTries: z.number() })),
   record: z.object({ on: z.string(), value: z.number() }).nullable(),
   target: z.object({ value: z.number(), because: z.string() }).nullable(),
+  openTries: z.number(),
 });
 const standings = z.record(z.string(), z.record(z.string(), standing));
 

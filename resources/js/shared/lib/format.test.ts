@@ -34,5 +34,11 @@ test('times show their tenth and counts do not', () => {
 });
 
 test('sides are said, unknown ones as they are', () => {
-  expect([sideWords('R'), sideWords('weaker'), sideWords(null), sideWords('x')]).toEqual(['right foot', 'other foot', '', 'x']);
+  expect([sideWords('R'), sideWords('weaker'), sideWords('weaker', 'weaker'), sideWords(null), sideWords('x')]).toEqual([
+    'right foot',
+    'other foot',
+    'weaker foot',
+    '',
+    'x',
+  ]);
 });

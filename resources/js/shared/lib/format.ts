@@ -27,6 +27,13 @@ export function day(iso: string): string {
 }
 export const shortDay = (iso: string): string => day(iso).split(' ').slice(1).join(' ');
 
+/** An instant of the server in the device's own clock: 2026-11-24T17:05:00Z → Tuesday 24 Nov, 18:05 */
+export function localTime(instant: string): string {
+  const at = new Date(instant);
+  const two = (number: number) => String(number).padStart(2, '0');
+  return `${day(`${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`)}, ${two(at.getHours())}:${two(at.getMinutes())}`;
+}
+
 export function mark(value: number, step: number): string {
   return step < 1 ? value.toFixed(1) : String(value);
 }
@@ -37,9 +44,11 @@ const sides: Record<string, string> = {
   both: 'both feet',
   alternating: 'feet in turn',
   strong: 'strong foot',
-  weaker: 'other foot',
 };
-export const sideWords = (side: string | null): string => (side === null ? '' : (sides[side] ?? side));
+/** What a squad calls the foot that is not the strong one. */
+export type FootWording = 'other' | 'weaker';
+export const sideWords = (side: string | null, wording: FootWording = 'other'): string =>
+  side === null ? '' : side === 'weaker' ? `${wording} foot` : (sides[side] ?? side);
 
 const families: Record<string, string> = {
   'ball-mastery': 'Ball mastery',

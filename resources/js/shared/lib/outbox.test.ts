@@ -21,7 +21,7 @@ function mark(change: Partial<MarkToSend> = {}): MarkToSend {
     value: 11,
     isVoid: false,
     recordedAt: '2026-03-10T11:00:00.000Z',
-    supersedesUuid: null,
+    supersedesUuids: [],
     ...change,
   };
 }

@@ -35,7 +35,21 @@ const database = new Dexie('fleet-sparrow') as Dexie & {
   finishes: EntityTable<Finish, 'sessionId'>;
   runs: EntityTable<KeptRun, 'sessionId'>;
 };
-database.version(1).stores({ outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' });
+const tables = { outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' };
+database.version(1).stores(tables);
+// A mark that still waits from before may name the one it corrects in the old way.
+database
+  .version(2)
+  .stores(tables)
+  .upgrade((upgrade) =>
+    upgrade
+      .table<{ mark: MarkToSend & { supersedesUuid?: string | null } }>('outbox')
+      .toCollection()
+      .modify(({ mark }) => {
+        if (mark.supersedesUuid) mark.supersedesUuids = [mark.supersedesUuid];
+        delete mark.supersedesUuid;
+      }),
+  );
 
 const batchSize = 100;
 let unsent = 0;
@@ -64,7 +78,7 @@ export const useNeedsSignIn = (): boolean => useSyncExternalStore(subscribe, () 
 
 /** Keeps a mark on the device, in one transaction with what the roll call shows, then tries to send. */
 export async function enterMark(entryKey: string, mark: MarkToSend): Promise<Entry> {
-  const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid, refusal: '' };
+  const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid ?? false, refusal: '' };
   await database.transaction('rw', database.outbox, database.entries, async () => {
     await database.entries.put(entry);
     await database.outbox.add({ uuid: mark.uuid, entryKey, mark });

@@ -1,12 +1,14 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { SquadRef } from '../api/schemas';
+import type { FootWording } from '../lib/format';
 
 interface SquadChoiceValue {
   squadId: number;
   squad: SquadRef | undefined;
+  squads: SquadRef[];
   choose: (squadId: number) => void;
 }
-const Context = createContext<SquadChoiceValue>({ squadId: 0, squad: undefined, choose: () => {} });
+const Context = createContext<SquadChoiceValue>({ squadId: 0, squad: undefined, squads: [], choose: () => {} });
 
 /** Which of the coach's squads the views show; remembered on the device. */
 export function SquadChoice({ squads, children }: { squads: SquadRef[]; children: ReactNode }) {
@@ -16,14 +18,18 @@ export function SquadChoice({ squads, children }: { squads: SquadRef[]; children
     () => ({
       squadId: squad?.id ?? 0,
       squad,
+      squads,
       choose: (squadId) => {
         localStorage.setItem('squad', String(squadId));
         setChosen(squadId);
       },
     }),
-    [squad],
+    [squad, squads],
   );
   return <Context value={value}>{children}</Context>;
 }
 
 export const useSquadId = (): SquadChoiceValue => useContext(Context);
+
+/** What the squad in view calls the foot that is not the strong one. */
+export const useFootWording = (): FootWording => useSquadId().squad?.footWording ?? 'other';

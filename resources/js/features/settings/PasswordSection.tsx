@@ -1,0 +1,60 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ApiError } from '../../shared/api/client';
+import { changePassword, signInsQuery } from '../../shared/api/staffQueries';
+import { Field } from '../../shared/ui/Field';
+
+export function PasswordSection() {
+  const queryClient = useQueryClient();
+  const empty = { currentPassword: '', password: '' };
+  const [form, setForm] = useState(empty);
+  const change = useMutation({
+    mutationFn: () => changePassword(form),
+    onSuccess: () => {
+      setForm(empty);
+      return queryClient.invalidateQueries({ queryKey: signInsQuery.queryKey });
+    },
+  });
+  const fault = change.error instanceof ApiError ? change.error : undefined;
+  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  return (
+    <form
+      noValidate
+      className="stack narrow"
+      onSubmit={(event) => {
+        event.preventDefault();
+        change.mutate();
+      }}
+    >
+      <h3>Your password</h3>
+      <Field
+        label="Password of today"
+        type="password"
+        autoComplete="current-password"
+        value={form.currentPassword}
+        onValue={(currentPassword) => setForm((before) => ({ ...before, currentPassword }))}
+        fault={at('currentPassword')}
+      />
+      <Field
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        value={form.password}
+        onValue={(password) => setForm((before) => ({ ...before, password }))}
+        fault={at('password')}
+      />
+      {fault && fault.fields.length === 0 && (
+        <p className="notice" role="alert">
+          {fault.message}
+        </p>
+      )}
+      <div className="acts-line">
+        <Button type="submit" disabled={change.isPending}>
+          Change password
+        </Button>
+        {change.isSuccess && <span role="status">Changed. Every other device is signed out.</span>}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs';
+import { expect, expectTypeOf, test } from 'vitest';
+import { z, type ZodType } from 'zod';
+import type { components } from './openapi';
+import * as read from './schemas';
+import * as staff from './staffSchemas';
+
+/** Answers of the real server, written by its feature tests, are what the front end parses. */
+const sample = (name: string): unknown => JSON.parse(readFileSync(`tests/fixtures/contract/${name}.json`, 'utf8'));
+
+const samples: [string, ZodType][] = [
+  ['me', read.me],
+  ['today', read.today],
+  ['squad', read.squadBoard],
+  ['player', read.playerPage],
+  ['session', read.session],
+  ['run-pack', read.runPack],
+  ['evaluation', read.evaluation],
+  ['marks', read.markResults],
+  ['drills', z.object({ drills: z.array(read.drill) })],
+  ['sign-ins', staff.signIns],
+  ['people', staff.people],
+  ['club-settings', staff.settings],
+  ['squad-settings', staff.settings],
+  ['note', staff.playerNote],
+  ['line', staff.lineTries],
+];
+
+test.each(samples)('the server’s %s can be read', (name, schema) => {
+  expect(schema.safeParse(sample(name)).error).toBeUndefined();
+});
+
+test('a stale plan brings the plan as it stands, and a bad one its fields', () => {
+  expect(read.session.safeParse((sample('stale-plan') as { current: unknown }).current).error).toBeUndefined();
+  const { fields } = sample('invalid-plan') as { fields: { path: string }[] };
+  expect(fields.map(({ path }) => path)).toEqual(['title', 'slotMinutes']);
+});
+
+test('a field that is missing is noticed', () => {
+  const me = sample('me') as Record<string, unknown>;
+  delete me.squads;
+  expect(read.me.safeParse(me).success).toBe(false);
+});
+
+type Described = components['schemas'];
+
+test('what the description promises is what the schemas read', () => {
+  expectTypeOf<Described['Me']>().toExtend<z.infer<typeof read.me>>();
+  expectTypeOf<Described['Player']>().toExtend<z.infer<typeof read.player>>();
+  expectTypeOf<Described['SessionSummary']>().toExtend<z.infer<typeof read.sessionSummary>>();
+  expectTypeOf<Described['Line']>().toExtend<z.infer<typeof read.recordLine>>();
+  expectTypeOf<Described['Standing']>().toExtend<z.infer<typeof read.standing>>();
+  expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
+  expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof read.playerPage>>();
+  expectTypeOf<Described['Evaluation']>().toExtend<z.infer<typeof read.evaluation>>();
+  expectTypeOf<Described['MarkResults']>().toExtend<z.infer<typeof read.markResults>>();
+  expectTypeOf<Described['SignIns']>().toExtend<z.infer<typeof staff.signIns>>();
+  expectTypeOf<Described['People']>().toExtend<z.infer<typeof staff.people>>();
+  expectTypeOf<Described['InvitationOffer']>().toExtend<z.infer<typeof staff.invitationOffer>>();
+  expectTypeOf<Described['PlayerNote']>().toExtend<z.infer<typeof staff.playerNote>>();
+  expectTypeOf<Described['LineTries']>().toExtend<z.infer<typeof staff.lineTries>>();
+});

@@ -1,0 +1,57 @@
+import { queryOptions } from '@tanstack/react-query';
+import { z } from 'zod';
+import { callApi, getJson } from './client';
+import type { components } from './openapi';
+import { me } from './schemas';
+import { invitationMade, invitationOffer, lineTries, people, person, playerNote, resetLink, resetOffer, settings, signIns } from './staffSchemas';
+
+type Described = components['schemas'];
+const nothing = z.undefined();
+
+export const signInsQuery = queryOptions({ queryKey: ['sign-ins'], queryFn: ({ signal }) => getJson('/sign-ins', signIns, signal) });
+export const endSignIn = (id: number) => callApi(`/sign-ins/${id}`, nothing, { method: 'DELETE' });
+export const changePassword = (body: Described['PasswordFields']) => callApi('/me/password', z.unknown(), { method: 'PUT', body });
+
+export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: ({ signal }) => getJson('/club/people', people, signal) });
+export const changePerson = (id: number, body: Described['PersonFields']) => callApi(`/club/people/${id}`, person, { method: 'PUT', body });
+export const removePerson = (id: number) => callApi(`/club/people/${id}`, nothing, { method: 'DELETE' });
+export const makeResetLink = (id: number) => callApi(`/club/people/${id}/reset-link`, resetLink, { method: 'POST' });
+export const invite = (body: Described['InvitationFields']) => callApi('/club/invitations', invitationMade, { method: 'POST', body });
+export const takeBackInvitation = (id: number) => callApi(`/club/invitations/${id}`, nothing, { method: 'DELETE' });
+export const addSquad = (body: Described['SquadFields']) => callApi('/club/squads', z.object({ id: z.number() }), { method: 'POST', body });
+
+export const invitationQuery = (token: string) =>
+  queryOptions({
+    queryKey: ['invitation', token],
+    queryFn: ({ signal }) => getJson(`/invitations/${encodeURIComponent(token)}`, invitationOffer, signal),
+    retry: false,
+  });
+export const acceptInvitation = (token: string, body: Described['AcceptFields']) =>
+  callApi(`/invitations/${encodeURIComponent(token)}`, me, { method: 'POST', body });
+
+/** The path of the page and its signed query are those of the API. */
+export const resetQuery = (account: string, signed: string) =>
+  queryOptions({
+    queryKey: ['reset', account, signed],
+    queryFn: ({ signal }) => getJson(`/password-resets/${account}${signed}`, resetOffer, signal),
+    retry: false,
+  });
+export const resetPassword = (account: string, signed: string, body: Described['NewPasswordFields']) =>
+  callApi(`/password-resets/${account}${signed}`, resetOffer, { method: 'POST', body });
+export const askForReset = (email: string) => callApi('/password-resets', z.object({ byMail: z.boolean() }), { method: 'POST', body: { email } });
+
+/** Where a set of settings lives; the same path is read and written. */
+export type SettingsPath = '/club/settings' | `/squads/${number}/settings`;
+export const settingsQuery = (path: SettingsPath) => queryOptions({ queryKey: ['settings', path], queryFn: ({ signal }) => getJson(path, settings, signal) });
+export const keepSettings = (path: SettingsPath, values: Record<string, string | number | null>) => callApi(path, settings, { method: 'PUT', body: values });
+
+export const playerNoteQuery = (playerId: number) =>
+  queryOptions({ queryKey: ['player', playerId, 'note'], queryFn: ({ signal }) => getJson(`/players/${playerId}/note`, playerNote, signal) });
+export const keepNote = (playerId: number, note: string) => callApi(`/players/${playerId}/note`, playerNote, { method: 'PUT', body: { note } });
+export const erasePlayer = (playerId: number) => callApi(`/players/${playerId}`, nothing, { method: 'DELETE' });
+
+export const lineTriesQuery = (playerId: number, lineKey: string) =>
+  queryOptions({
+    queryKey: ['player', playerId, 'line', lineKey],
+    queryFn: ({ signal }) => getJson(`/players/${playerId}/lines/${lineKey}`, lineTries, signal),
+  });

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { recordLine, standing } from './schemas';
+
+/** People, settings, and what only some of the staff may see. */
+const role = z.enum(['lead', 'coach', 'assistant']);
+
+export const signIns = z.object({
+  signIns: z.array(z.object({ id: z.number(), device: z.string(), signedInAt: z.string(), seenAt: z.string(), isThis: z.boolean() })),
+});
+
+export const squadRole = z.object({ squadId: z.number(), role: z.enum(['coach', 'assistant']) });
+export const person = z.object({ id: z.number(), name: z.string(), email: z.string(), isLead: z.boolean(), roles: z.array(squadRole) });
+export const people = z.object({
+  people: z.array(person),
+  invitations: z.array(z.object({ id: z.number(), email: z.string(), role, squadName: z.string().nullable(), expiresAt: z.string() })),
+});
+export const invitationMade = z.object({ id: z.number(), link: z.string(), expiresAt: z.string(), mailed: z.boolean() });
+export const invitationOffer = z.object({ clubName: z.string(), squadName: z.string().nullable(), role, email: z.string(), hasAccount: z.boolean() });
+export const resetLink = z.object({ link: z.string(), expiresAt: z.string() });
+export const resetOffer = z.object({ name: z.string(), email: z.string() });
+
+export const setting = z.object({
+  key: z.string(),
+  label: z.string(),
+  sentence: z.string(),
+  kind: z.enum(['choice', 'text', 'date', 'number']),
+  options: z.array(z.object({ value: z.string(), label: z.string() })),
+  default: z.string(),
+  value: z.union([z.string(), z.number(), z.null()]),
+});
+export const settings = z.object({ settings: z.array(setting), follows: z.array(z.string()) });
+
+export const playerNote = z.object({ note: z.string(), trail: z.array(z.object({ at: z.string(), by: z.string(), what: z.string() })) });
+
+export const tryMark = z.object({
+  uuid: z.string(),
+  value: z.number(),
+  isVoid: z.boolean(),
+  isDisputed: z.boolean(),
+  reason: z.string(),
+  by: z.string(),
+  source: z.enum(['coach', 'assistant', 'home']),
+  countedBy: z.enum(['coach', 'partner', 'self']),
+  ground: z.enum(['grass', 'turf', 'hard']),
+  recordedAt: z.string(),
+  stands: z.boolean(),
+});
+export const lineTries = z.object({
+  playerId: z.number(),
+  playerName: z.string(),
+  line: recordLine,
+  standing,
+  tries: z.array(
+    z.object({ sessionId: z.number(), on: z.string(), tryNumber: z.number(), value: z.number().nullable(), isOpen: z.boolean(), marks: z.array(tryMark) }),
+  ),
+});
+
+export type Person = z.infer<typeof person>;
+export type People = z.infer<typeof people>;
+export type Setting = z.infer<typeof setting>;
+export type Settings = z.infer<typeof settings>;
+export type LineTries = z.infer<typeof lineTries>;
+export type Try = LineTries['tries'][number];
+export type TryMark = z.infer<typeof tryMark>;
