@@ -59,6 +59,8 @@ final class TriesQuery
                 $standing[] = new CoreMark(CalendarDate::fromIso((string) $mark['marked_on']), (float) $mark['value'], (bool) $mark['is_void'], (bool) $mark['is_disputed']);
             }
         }
+        // What was replaced stands above what replaced it, even when both came in one batch.
+        usort($marks, fn (array $a, array $b): int => (int) $b['is_superseded'] <=> (int) $a['is_superseded']);
         $reading = $standing === [] ? null : TryReading::of($line->kind, $standing);
         $first = $marks[0];
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, phone, runUntil, signIn } from './support';
+import { expectAccessible, lead, phone, runUntil, signIn, violations } from './support';
 
 test('the door', async ({ page }) => {
   await page.goto('/');
@@ -9,7 +9,8 @@ test('the door', async ({ page }) => {
 
 for (const theme of ['paper', 'dusk'] as const) {
   test(`every view in ${theme}`, async ({ page }) => {
-    await signIn(page);
+    const stopped = await violations(page);
+    await signIn(page, lead);
     if (theme === 'dusk') await page.getByRole('button', { name: 'Dusk' }).click();
     await expectAccessible(page);
     await page.goto('/plan');
@@ -25,7 +26,24 @@ for (const theme of ['paper', 'dusk'] as const) {
     await page.getByRole('button', { name: 'Cancel' }).click();
     await page.getByRole('link', { name: 'Ines' }).click();
     await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
+    await expect(page.getByText('Private note')).toBeVisible();
     await expectAccessible(page);
+    await page
+      .getByRole('link', { name: /Every try/ })
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { name: 'What counts' })).toBeVisible();
+    await expectAccessible(page);
+    await page
+      .getByRole('button', { name: /^Correct/ })
+      .first()
+      .click();
+    await expectAccessible(page);
+    await page.goto('/settings');
+    await expect(page.getByRole('heading', { name: 'Invite somebody' })).toBeVisible();
+    await expect(page.getByText('(this one)')).toBeVisible();
+    await expectAccessible(page);
+    expect(stopped).toEqual([]);
   });
 }
 
@@ -39,6 +57,24 @@ test('the run on a phone, clock and roll call', async ({ page }) => {
   await expectAccessible(page);
   await page.getByRole('button', { name: /^Numbers/ }).click();
   await expectAccessible(page);
+});
+
+test('the policy lets no script in that is not a file of ours', async ({ page }) => {
+  const answer = await page.goto('/');
+  const policy = answer?.headers()['content-security-policy'] ?? '';
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).toContain("script-src 'self';");
+  expect(policy).not.toContain('unsafe');
+  const stopped = await violations(page);
+  await page.reload();
+  await expect(page.getByLabel('E-mail')).toBeVisible();
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.textContent = 'window.ran = true';
+    document.body.append(script);
+  });
+  await expect.poll(() => stopped).toEqual(['script-src-elem inline']);
+  expect(await page.evaluate(() => 'ran' in window)).toBe(false);
 });
 
 test('the first view asks for at most 260 kB of script', async ({ page }) => {

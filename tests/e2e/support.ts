@@ -3,14 +3,32 @@ import { expect, type Page } from '@playwright/test';
 
 export const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
 export const assistant = { email: 'assistant@heron-quay.example', password: 'salt-marsh-42' };
+export const lead = { email: 'lead@heron-quay.example', password: 'salt-marsh-42' };
 export const phone = { width: 390, height: 844 };
 
-export async function signIn(page: Page, who = coach): Promise<void> {
+/** Through the door. */
+export async function enter(page: Page, who: { email: string; password: string }): Promise<void> {
   await page.goto('/');
   await page.getByLabel('E-mail').fill(who.email);
   await page.getByLabel('Password').fill(who.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+export async function signIn(page: Page, who = coach): Promise<void> {
+  await enter(page, who);
   await expect(page.getByRole('heading', { name: 'Running order' })).toBeVisible();
+}
+
+/** What the page's security policy stopped, of any page opened from now on. */
+export async function violations(page: Page): Promise<string[]> {
+  const found: string[] = [];
+  await page.exposeFunction('noteViolation', (what: string) => found.push(what));
+  await page.addInitScript(() => {
+    document.addEventListener('securitypolicyviolation', (event) => {
+      (window as unknown as { noteViolation: (what: string) => void }).noteViolation(`${event.violatedDirective} ${event.blockedURI}`);
+    });
+  });
+  return found;
 }
 
 /** Nothing serious or critical on the page as it stands. */

@@ -35,7 +35,7 @@ export function LineChart({ days, side, better, step, target, label }: LineChart
         {target !== undefined && (
           <>
             <line x1={0} x2={width - 52} y1={y(target)} y2={y(target)} stroke="var(--ink)" strokeDasharray="2 4" />
-            <text x={width - 46} y={y(target) + 6} fontSize="20" className="num" fill="var(--ink)">
+            <text x={width - 2} y={y(target) + 6} textAnchor="end" fontSize="20" className="num" fill="var(--ink)">
               {mark(target, step)}
             </text>
           </>

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { playerQuery } from '../../shared/api/queries';
 import type { PlayerPage as PlayerData } from '../../shared/api/schemas';
-import { familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { familyWords, lineWords, mark, shortDay, sideWords } from '../../shared/lib/format';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { LineChart } from './LineChart';
@@ -61,7 +61,7 @@ function Line({ one, playerId }: { one: PlayerLine; playerId: number }) {
         <p>
           <strong>{line.drillName}</strong>{' '}
           <span className="quiet">
-            {sideWords(line.side)}, {line.unit} {line.window}
+            {sideWords(line.side)}, {lineWords(line)}
           </span>
         </p>
         <LineChart

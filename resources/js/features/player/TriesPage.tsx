@@ -1,11 +1,10 @@
-import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sendMarks, type MarkToSend } from '../../shared/api/queries';
 import { lineTriesQuery } from '../../shared/api/staffQueries';
 import type { LineTries, Try, TryMark } from '../../shared/api/staffSchemas';
-import { day, localTime, mark, sideWords } from '../../shared/lib/format';
+import { day, lineWords, localTime, mark, sideWords } from '../../shared/lib/format';
 import { Failed, Loading } from '../../shared/ui/States';
 import { CorrectionDialog } from './CorrectionDialog';
 
@@ -30,7 +29,7 @@ export function TriesPage() {
           <Link to={`/player/${playerId}`}>{data.playerName}</Link>: {line.drillName}
         </h1>
         <p className="quiet">
-          {sideWords(line.side)}, {line.unit} {line.window}
+          {sideWords(line.side)}, {lineWords(line)}
           {standing.record && `. Record ${mark(standing.record.value, line.step)}, ${day(standing.record.on)}`}.
         </p>
       </div>
@@ -109,13 +108,18 @@ function TryRow({ one, data }: TryRowProps) {
         </p>
       )}
       <div className="acts-line">
-        <Button variant="text" onClick={() => setCorrecting(true)} aria-label={`Correct ${day(one.on)}, try ${one.tryNumber}`}>
+        <button type="button" className="link" onClick={() => setCorrecting(true)} aria-label={`Correct ${day(one.on)}, try ${one.tryNumber}`}>
           Correct
-        </Button>
+        </button>
         {disputed && standing.length === 1 && (
-          <Button variant="text" disabled={decide.isPending} onClick={() => decide.mutate({ value: disputed.value, reason: 'It counts after all.' })}>
+          <button
+            type="button"
+            className="link"
+            disabled={decide.isPending}
+            onClick={() => decide.mutate({ value: disputed.value, reason: 'It counts after all.' })}
+          >
             Let it count
-          </Button>
+          </button>
         )}
       </div>
       {isCorrecting && (

@@ -64,7 +64,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
             />
             <p className="quiet">
               {setting.sentence}
-              {setting.default !== 'none' && ` Until you choose: ${setting.default}.`}
+              {setting.default !== 'none' && ` Default: ${setting.default}.`}
             </p>
           </li>
         ))}

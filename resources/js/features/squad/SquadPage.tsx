@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { squadQueries } from '../../shared/api/queries';
 import type { Player, SquadBoard } from '../../shared/api/schemas';
-import { mark, shortDay, sideWords } from '../../shared/lib/format';
+import { lineWords, mark, shortDay, sideWords } from '../../shared/lib/format';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { PlayerDialog } from './PlayerDialog';
@@ -81,7 +81,7 @@ function Board({ board, onEdit }: { board: SquadBoard; onEdit: ((player: Player)
               <th key={group.lines[0]?.key} scope="colgroup" colSpan={group.lines.length} className="group">
                 <strong>{group.name}</strong>
                 <br />
-                {group.unit} {group.window}
+                {lineWords(group)}
               </th>
             ))}
             {onEdit && (
@@ -120,6 +120,9 @@ function Board({ board, onEdit }: { board: SquadBoard; onEdit: ((player: Player)
                           <span className="quiet" title={last ? `last on ${shortDay(last.on)}` : undefined}>
                             {last && mark(last.best, line.step)}
                           </span>
+                          {standing.openTries > 0 && (
+                            <Link className="warn spot" to={`/player/${player.id}/line/${line.key}`} aria-label={`${player.name}: a try was seen otherwise`} />
+                          )}
                         </>
                       ) : (
                         <span className="quiet">–</span>

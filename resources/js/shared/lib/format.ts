@@ -27,6 +27,9 @@ export function day(iso: string): string {
 }
 export const shortDay = (iso: string): string => day(iso).split(' ').slice(1).join(' ');
 
+/** What a line counts, and over what: reps in 30 s, seconds once through. */
+export const lineWords = (line: { unit: string; window: string }): string => `${line.unit === 's' ? 'seconds' : line.unit} ${line.window}`;
+
 /** An instant of the server in the device's own clock: 2026-11-24T17:05:00Z → Tuesday 24 Nov, 18:05 */
 export function localTime(instant: string): string {
   const at = new Date(instant);
