@@ -20,7 +20,7 @@ final class PeopleTest extends FeatureTestCase
     public function test_an_invitation_becomes_a_place_on_the_staff(): void
     {
         $made = $this->invite(['email' => 'Ines@Quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->assertCreated()->assertJsonPath('mailed', false)->json();
-        $token = basename((string) $made['link']);
+        $token = basename((string) $made['path']);
         self::assertStringNotContainsString($token, Invitation::query()->withoutGlobalScope('club')->get()->toJson());
         $this->leave();
 
@@ -33,19 +33,19 @@ final class PeopleTest extends FeatureTestCase
 
     public function test_an_invitation_ends_after_seven_days_or_when_it_is_taken_back(): void
     {
-        $link = basename((string) $this->invite(['email' => 'late@quay.example', 'role' => 'lead', 'squadId' => null])->json('link'));
+        $link = basename((string) $this->invite(['email' => 'late@quay.example', 'role' => 'lead', 'squadId' => null])->json('path'));
         $this->travelTo(now()->addDays(7)->addSecond());
         $this->getJson("/api/v1/invitations/{$link}")->assertNotFound();
 
         $again = $this->invite(['email' => 'late@quay.example', 'role' => 'lead', 'squadId' => null])->json();
         $this->deleteJson("/api/v1/club/invitations/{$again['id']}")->assertNoContent();
-        $this->getJson('/api/v1/invitations/'.basename((string) $again['link']))->assertNotFound();
+        $this->getJson('/api/v1/invitations/'.basename((string) $again['path']))->assertNotFound();
     }
 
     public function test_a_newer_invitation_replaces_the_older(): void
     {
         $fields = ['email' => 'twice@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id];
-        $first = basename((string) $this->invite($fields)->json('link'));
+        $first = basename((string) $this->invite($fields)->json('path'));
         $this->invite($fields);
 
         $this->getJson("/api/v1/invitations/{$first}")->assertNotFound();
@@ -54,7 +54,7 @@ final class PeopleTest extends FeatureTestCase
 
     public function test_somebody_of_the_club_takes_a_second_squad_with_their_own_password(): void
     {
-        $token = basename((string) $this->invite(['email' => 'u9@quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->json('link'));
+        $token = basename((string) $this->invite(['email' => 'u9@quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->json('path'));
         $this->leave();
         $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => 'not their password'])->assertStatus(422)->assertJsonPath('fields.0.path', 'password');
         $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => self::PASSWORD])->assertCreated()->assertJsonCount(2, 'squads')->assertJsonPath('name', 'coach');
@@ -147,9 +147,9 @@ final class PeopleTest extends FeatureTestCase
     /** The path of the API behind the link that the lead is shown. */
     private function resetPath(User $person): string
     {
-        $link = (string) $this->actingAs($this->lead)->postJson("/api/v1/club/people/{$person->id}/reset-link")->assertCreated()->json('link');
+        $link = (string) $this->actingAs($this->lead)->postJson("/api/v1/club/people/{$person->id}/reset-link")->assertCreated()->json('path');
 
-        return str_replace('/reset/', '/api/v1/password-resets/', substr($link, (int) strpos($link, '/reset/')));
+        return str_replace('/reset/', '/api/v1/password-resets/', $link);
     }
 
     private function leave(): void

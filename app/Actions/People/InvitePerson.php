@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Support\LinkPost;
 use App\Support\Links;
 use App\Support\Role;
-use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Str;
 
 /** Offers somebody a place on the staff. A newer invitation to the same address and squad replaces the older. */
@@ -21,8 +20,8 @@ final class InvitePerson
     {
     }
 
-    /** @return array{invitation: Invitation, link: string, mailed: bool} */
-    public function invite(User $by, string $email, Role $role, ?Squad $squad, string $origin): array
+    /** @return array{invitation: Invitation, path: string, mailed: bool} */
+    public function invite(User $by, string $email, Role $role, ?Squad $squad): array
     {
         $token = Str::random(40);
         Invitation::query()->tap(Invitation::open(...))->where('email', $email)->where('squad_id', $squad?->id)->delete();
@@ -36,9 +35,9 @@ final class InvitePerson
         $mailed = $this->post->send($email, new LinkMail(
             "A place at {$by->club->name}",
             "{$by->name} offers you a place on the staff of {$by->club->name}. The link is good for ".Invitation::DAYS.' days:',
-            Links::invitation(Config::string('app.url'), $token),
+            Links::mailed(Links::invitation($token)),
         ));
 
-        return ['invitation' => $invitation, 'link' => Links::invitation($origin, $token), 'mailed' => $mailed];
+        return ['invitation' => $invitation, 'path' => Links::invitation($token), 'mailed' => $mailed];
     }
 }

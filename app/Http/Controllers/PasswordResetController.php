@@ -14,7 +14,6 @@ use App\Support\LinkPost;
 use App\Support\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Config;
 
 /** Behind a signed link that the club lead hands over, or that is mailed where mail has been set up. */
 class PasswordResetController extends Controller
@@ -42,8 +41,7 @@ class PasswordResetController extends Controller
         $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.*' => 'Enter your e-mail address.']);
         $user = User::query()->where('email', $request->string('email')->toString())->first();
         if ($user !== null) {
-            // The address from the configuration: what the request calls this host is the sender's own say.
-            $link = Links::reset(Config::string('app.url'), $user, now()->toImmutable()->addHours(Links::RESET_HOURS));
+            $link = Links::mailed(Links::reset($user, now()->toImmutable()->addHours(Links::RESET_HOURS)));
             $post->send($user->email, new LinkMail('A new password for Fleet Sparrow', 'With this link you set a new password; it is good for '.Links::RESET_HOURS.' hours:', $link));
         }
 

@@ -19,6 +19,6 @@ class ResetLinkController extends Controller
         Gate::authorize('manage', $this->user($request)->club);
         $expires = now()->addHours(Links::RESET_HOURS)->toImmutable();
 
-        return new JsonResponse(['link' => Links::reset($request->root(), $person, $expires), 'expiresAt' => $expires->utc()->toIso8601ZuluString()], 201);
+        return new JsonResponse(['path' => Links::reset($person, $expires), 'expiresAt' => $expires->utc()->toIso8601ZuluString()], 201);
     }
 }

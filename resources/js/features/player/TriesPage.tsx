@@ -102,7 +102,7 @@ function TryRow({ one, data }: TryRowProps) {
         ))}
       </ul>
       {one.isOpen && <p className="warn">{disputed ? 'Disputed, so it counts for nothing yet.' : 'Seen otherwise by two. The more cautious one stands in.'}</p>}
-      {decide.isError && (
+      {decide.isError && !isCorrecting && (
         <p className="notice" role="alert">
           {decide.error.message}
         </p>

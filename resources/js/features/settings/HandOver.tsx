@@ -2,7 +2,9 @@ import Button from '@mui/material/Button';
 import { useId, useState } from 'react';
 
 /** A link that is shown once, ready to be copied. */
-export function HandOver({ link, words }: { link: string; words: string }) {
+export function HandOver({ path, words }: { path: string; words: string }) {
+  // The address this page is open under is one that works.
+  const link = `${window.location.origin}${path}`;
   const id = useId();
   const [isCopied, setCopied] = useState(false);
   const copy = async () => {

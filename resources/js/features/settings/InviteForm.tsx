@@ -64,7 +64,7 @@ export function InviteForm() {
       {make.data && (
         <HandOver
           key={make.data.id}
-          link={make.data.link}
+          path={make.data.path}
           words={
             make.data.mailed
               ? `The link was mailed, and is good until ${localTime(make.data.expiresAt)}.`

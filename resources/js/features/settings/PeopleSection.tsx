@@ -55,7 +55,7 @@ function PersonRow({ person, onEdit }: { person: Person; onEdit: () => void }) {
           {link.error.message}
         </p>
       )}
-      {link.data && <HandOver link={link.data.link} words={`${person.name} sets a new password with this link, until ${localTime(link.data.expiresAt)}.`} />}
+      {link.data && <HandOver path={link.data.path} words={`${person.name} sets a new password with this link, until ${localTime(link.data.expiresAt)}.`} />}
     </li>
   );
 }

@@ -910,7 +910,7 @@ export interface components {
         };
         InvitationMade: {
             id: number;
-            link: string;
+            path: string;
             /** Format: date-time */
             expiresAt: string;
             mailed: boolean;
@@ -924,7 +924,7 @@ export interface components {
             hasAccount: boolean;
         };
         ResetLink: {
-            link: string;
+            path: string;
             /** Format: date-time */
             expiresAt: string;
         };

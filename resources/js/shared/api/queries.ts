@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { z } from 'zod';
+import { z } from './zod';
 import { callApi, getJson } from './client';
 import type { components } from './openapi';
 import { drill, evaluation, markResults, me, player, playerPage, runPack, session, squadBoard, today, type PlanBlock } from './schemas';

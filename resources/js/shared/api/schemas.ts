@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from './zod';
 
 /** What the server sends, parsed at the boundary. Field names carry their units. */
 export const sideName = z.enum(['R', 'L', 'both', 'alternating']);

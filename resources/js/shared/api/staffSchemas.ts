@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from './zod';
 import { recordLine, standing } from './schemas';
 
 /** People, settings, and what only some of the staff may see. */
@@ -14,9 +14,9 @@ export const people = z.object({
   people: z.array(person),
   invitations: z.array(z.object({ id: z.number(), email: z.string(), role, squadName: z.string().nullable(), expiresAt: z.string() })),
 });
-export const invitationMade = z.object({ id: z.number(), link: z.string(), expiresAt: z.string(), mailed: z.boolean() });
+export const invitationMade = z.object({ id: z.number(), path: z.string(), expiresAt: z.string(), mailed: z.boolean() });
 export const invitationOffer = z.object({ clubName: z.string(), squadName: z.string().nullable(), role, email: z.string(), hasAccount: z.boolean() });
-export const resetLink = z.object({ link: z.string(), expiresAt: z.string() });
+export const resetLink = z.object({ path: z.string(), expiresAt: z.string() });
 export const resetOffer = z.object({ name: z.string(), email: z.string() });
 
 export const setting = z.object({
