@@ -130,14 +130,23 @@ $marks = function (int $count) use ($session, $players, &$number): array {
         return ['uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number), 'playerId' => (int) $players[$i % 14], 'sessionId' => $session->id, 'lineKey' => $line, 'tryNumber' => 1 + intdiv($i, 14), 'value' => 20 + $i % 10, 'isVoid' => false, 'recordedAt' => '2026-01-01T10:00:00.000Z', 'supersedesUuids' => []];
     }, range(0, $count - 1))];
 };
+// Each names one mark that exists.
+$corrections = function (array $batch) use ($session): array {
+    $uuids = DB::table('marks')->where('training_session_id', $session->id)->limit(400)->pluck('uuid');
+
+    return ['marks' => array_map(fn (array $mark, int $i): array => ['supersedesUuids' => [$uuids[$i % count($uuids)]]] + $mark, $batch['marks'], array_keys($batch['marks']))];
+};
 $figures = [
     ['plan preview, 12 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
     ['plan preview, 12 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
     ['today', 'GET', "/api/v1/squads/{$squad->id}/today", fn () => null, ROUNDS],
     ['run pack', 'GET', "/api/v1/sessions/{$session->id}/run", fn () => null, 30],
     ['squad board', 'GET', "/api/v1/squads/{$squad->id}", fn () => null, 30],
+    ['player page', 'GET', "/api/v1/players/{$players[0]}", fn () => null, 30],
+    ['every try of a line', 'GET', "/api/v1/players/{$players[0]}/lines/".DB::table('bests')->where('player_id', $players[0])->value('line_key'), fn () => null, 30],
     ['roll call, 14 marks', 'POST', '/api/v1/marks', fn (): array => $marks(14), 30],
     ['batch of 400 marks', 'POST', '/api/v1/marks', fn (): array => $marks(400), 10],
+    ['batch of 400 corrections', 'POST', '/api/v1/marks', fn (): array => $corrections($marks(400)), 10],
 ];
 foreach ($figures as [$name, $method, $path, $body, $rounds]) {
     $milliseconds = $median(fn (): float => $call($method, $path, $body()), $rounds);
@@ -145,4 +154,16 @@ foreach ($figures as [$name, $method, $path, $body, $rounds]) {
     [$queries, $memory] = $inside($method, $path, $body());
     printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $milliseconds / $unit, $queries, $memory);
 }
+$manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true, 16, JSON_THROW_ON_ERROR);
+$scripts = [];
+$need = function (string $entry) use (&$need, &$scripts, $manifest): void {
+    $file = $manifest[$entry]['file'];
+    if (! isset($scripts[$file])) {
+        $scripts[$file] = strlen((string) gzencode((string) file_get_contents(__DIR__."/../public/build/{$file}"), 6));
+        array_map($need, $manifest[$entry]['imports'] ?? []);
+    }
+};
+$need('resources/js/app/main.tsx');
+$need('resources/js/features/today/TodayPage.tsx');
+printf("\nscript of the first view, gzipped  %6.0f kB in %d files\n", array_sum($scripts) / 1000, count($scripts));
 unlink((string) $jar);

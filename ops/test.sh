@@ -1,5 +1,6 @@
 # Static checks and every test, with databases and a web server of their own on the project's MariaDB.
 
+TEST_SECURE_PORT="${SPARROW_TEST_SECURE_PORT:-8062}"
 API_TYPES=resources/js/shared/api/openapi.ts
 
 test_core() { php vendor/bin/phpunit --testsuite core; }
@@ -40,9 +41,13 @@ test_browser() {
   install_packages chromium
   make_demo_database browser
   stop_web browser
-  start_web browser "$TEST_PORT" browser
+  install_packages openssl
+  # Of its own: a running application keeps the certificate that phones have learned to trust.
+  LAN_DIR="$VAR/lan-test"
+  make_certificate localhost 127.0.0.1
+  start_web browser "$TEST_PORT" browser "$(secure_listeners "$TEST_SECURE_PORT" 127.0.0.1)"
   local result=0
-  SPARROW_URL="http://127.0.0.1:$TEST_PORT" npx playwright test || result=$?
+  SPARROW_URL="http://127.0.0.1:$TEST_PORT" SPARROW_SECURE_URL="https://127.0.0.1:$TEST_SECURE_PORT" SPARROW_CA="$LAN_DIR/ca.crt" npx playwright test || result=$?
   stop_web browser
   return "$result"
 }

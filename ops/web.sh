@@ -1,10 +1,11 @@
 # nginx in front of php-fpm, both from var/; PHP's own server where they are missing.
 
 # $1: a name for the instance, $2: its port, $3: the environment (its .env file is .env or .env.NAME),
-# $4: more of nginx's configuration, for the bench
+# $4: more of the server's configuration in nginx, for HTTPS or the bench
 start_web() {
-  local name="$1" port="$2" environment="$3" more="${4:-}" dir="$VAR/web-$1"
-  if alive "$dir/nginx.pid" && alive "$dir/fpm.pid" && [ "$(cat "$dir/port")" = "$port" ] && fresh "serve-$name" "$(serving_hash)"; then
+  local name="$1" port="$2" environment="$3" more="${4:-}" dir="$VAR/web-$1" wanted
+  wanted="$(serving_hash) $(printf '%s' "$more" | sha256sum)"
+  if alive "$dir/nginx.pid" && alive "$dir/fpm.pid" && [ "$(cat "$dir/port")" = "$port" ] && fresh "serve-$name" "$wanted"; then
     return 0
   fi
   # Before anything is stopped: a wrong port must not cost the server that runs.
@@ -27,7 +28,7 @@ start_web() {
     cp "$dir/nginx.pid" "$dir/fpm.pid"
   fi
   wait_for_web "$name" "$port"
-  stamp "serve-$name" "$(serving_hash)"
+  stamp "serve-$name" "$wanted"
 }
 
 # opcache is told not to look at files again, so a changed file means a new server.
@@ -127,7 +128,10 @@ stop_web() {
   end_group "$VAR/web-$1/fpm.pid"
 }
 
+# $1: --lan, or nothing
 start_all() {
+  local more=""
+  [ -z "$1" ] || [ "$1" = "--lan" ] || die "\"$1\" is not a way to start: --lan, or nothing."
   check_port_number SPARROW_PORT "$PORT"
   prepare_var
   take_lock
@@ -138,12 +142,19 @@ start_all() {
   step "bringing the tables up to date" "See the lines above." migrate php artisan migrate --force
   step "loading the drill book" "Mend the file it names in book/drills." book php artisan sparrow:book
   step "loading the demo" "Run ./sparrow demo:reset to begin again." demo php artisan sparrow:demo --if-empty
-  start_web main "$PORT" local
+  if [ "$1" = "--lan" ]; then
+    prepare_lan
+    more=$(secure_listeners "$LAN_PORT" "${LAN_ADDRESSES[@]}")
+    # A new certificate needs a new server.
+    more+="    # $(openssl x509 -in "$LAN_DIR/server.crt" -noout -serial)"
+  fi
+  start_web main "$PORT" local "$more"
   say "Fleet Sparrow runs at http://127.0.0.1:$PORT"
   say ""
   say "  coach      coach@heron-quay.example       password: salt-marsh-42"
   say "  assistant  assistant@heron-quay.example   password: salt-marsh-42"
   say "  club lead  lead@heron-quay.example        password: salt-marsh-42"
+  [ -z "$1" ] || show_lan
 }
 
 stop_all() {
@@ -158,6 +169,7 @@ show_status() {
   if alive "$DB_PID"; then say "database   running on 127.0.0.1:$(cat "$VAR/run/db.port" 2>/dev/null)"; else say "database   stopped"; fi
   if alive "$dir/nginx.pid" && alive "$dir/fpm.pid"; then
     say "web        running at http://127.0.0.1:$(cat "$dir/port")"
+    sed -n 's/^ *listen \(.*\) ssl;$/network    https:\/\/\1/p' "$dir/nginx.conf"
   else
     say "web        stopped"
   fi

@@ -131,6 +131,8 @@ final class TakeMarks
     /** @param  list<array<string, mixed>>  $rows */
     private function audit(array $rows, MarkReader $reader, User $by): void
     {
+        $superseded = array_merge([], ...array_map(fn (array $row): array => Mark::uuids($row['supersedes']), $rows));
+        $before = $superseded === [] ? collect() : Mark::query()->whereKey($superseded)->toBase()->get(['uuid', 'value', 'training_session_id'])->keyBy('uuid');
         $entries = [];
         foreach ($rows as $row) {
             $action = match (true) {
@@ -139,10 +141,16 @@ final class TakeMarks
                 $row['supersedes'] !== null => 'mark.corrected',
                 default => null,
             };
-            if ($action !== null) {
-                $before = Mark::query()->whereKey(Mark::uuids($row['supersedes']))->where('training_session_id', $row['training_session_id'])->pluck('value')->map(fn ($value): float => (float) $value)->all();
-                $entries[] = ['action' => $action, 'squadId' => $reader->squadOf($row['player_id']), 'playerId' => $row['player_id'], 'changes' => ['value' => [$before === [] ? 'a number not sent yet' : implode(' and ', $before), (float) $row['value']]] + ($row['reason'] === '' ? [] : ['reason' => ['', $row['reason']]])];
+            if ($action === null) {
+                continue;
             }
+            $values = $before->only(Mark::uuids($row['supersedes']))->where('training_session_id', $row['training_session_id'])->map(fn (object $mark): float => (float) $mark->value);
+            $entries[] = [
+                'action' => $action,
+                'squadId' => $reader->squadOf($row['player_id']),
+                'playerId' => $row['player_id'],
+                'changes' => ['value' => [$values->isEmpty() ? 'a number not sent yet' : $values->implode(' and '), (float) $row['value']]] + ($row['reason'] === '' ? [] : ['reason' => ['', $row['reason']]]),
+            ];
         }
         $this->trail->noteAll($by, $entries);
     }

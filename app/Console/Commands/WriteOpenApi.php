@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Http\OpenApi\Description;
+use App\OpenApi\Description;
 use Illuminate\Console\Command;
 
 class WriteOpenApi extends Command

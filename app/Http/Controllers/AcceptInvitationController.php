@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\AcceptInvitation;
-use App\Http\OpenApi\Post;
 use App\Http\Requests\AcceptInvitationRequest;
 use App\Http\Resources\MeResource;
+use App\OpenApi\Post;
 use App\Support\ClubDay;
 use App\Support\SignInDesk;
 use App\Support\SignInTries;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Plan\KeepPlan;
-use App\Http\OpenApi\Put;
 use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
+use App\OpenApi\Put;
 use App\Rules\WholeNumbers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Put;
 use App\Http\Requests\ClubSettingsRequest;
 use App\Http\Resources\SettingsResource;
+use App\OpenApi\Get;
+use App\OpenApi\Put;
 use App\Support\ClubSettings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

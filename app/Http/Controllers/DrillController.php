@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
 use App\Http\Resources\DrillResource;
 use App\Models\DrillVersion;
 use App\Models\Squad;
+use App\OpenApi\Get;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Delete;
+use App\OpenApi\Delete;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

@@ -6,12 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Actions\People\AcceptInvitation;
 use App\Actions\People\InvitePerson;
-use App\Http\OpenApi\Delete;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Post;
 use App\Http\Requests\InvitationRequest;
 use App\Models\Invitation;
 use App\Models\User;
+use App\OpenApi\Delete;
+use App\OpenApi\Get;
+use App\OpenApi\Post;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
 use App\Http\Resources\TriesResource;
 use App\Models\Player;
+use App\OpenApi\Get;
 use App\Queries\TriesQuery;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;

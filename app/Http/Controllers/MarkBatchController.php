@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Record\TakeMarks;
-use App\Http\OpenApi\Post;
-use App\Http\OpenApi\Shape;
+use App\OpenApi\Post;
+use App\OpenApi\Shape;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;

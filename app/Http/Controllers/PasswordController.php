@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\SetPassword;
-use App\Http\OpenApi\Put;
 use App\Http\Requests\PasswordRequest;
+use App\OpenApi\Put;
 use App\Support\SignInDesk;
 use Illuminate\Http\JsonResponse;
 

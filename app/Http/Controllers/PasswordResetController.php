@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\SetPassword;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Post;
 use App\Http\Requests\NewPasswordRequest;
 use App\Mail\LinkMail;
 use App\Models\User;
+use App\OpenApi\Get;
+use App\OpenApi\Post;
 use App\Support\LinkPost;
 use App\Support\Links;
 use Illuminate\Http\JsonResponse;

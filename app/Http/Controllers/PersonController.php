@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\ChangePerson;
-use App\Http\OpenApi\Delete;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Put;
 use App\Http\Requests\PersonRequest;
 use App\Http\Resources\PersonResource;
 use App\Models\Invitation;
 use App\Models\User;
+use App\OpenApi\Delete;
+use App\OpenApi\Get;
+use App\OpenApi\Put;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Post;
 use App\Http\Requests\PlanRequest;
 use App\Http\Resources\EvaluationResource;
 use App\Models\Squad;
+use App\OpenApi\Post;
 use App\Queries\PlanEvaluationQuery;
 use Illuminate\Http\JsonResponse;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Squad\KeepPlayer;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Put;
 use App\Http\Resources\TrailResource;
 use App\Models\AuditEntry;
 use App\Models\Player;
+use App\OpenApi\Get;
+use App\OpenApi\Put;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
+use App\OpenApi\Get;
 use Illuminate\Http\JsonResponse;
 
 class PulseController extends Controller

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Post;
 use App\Models\User;
+use App\OpenApi\Post;
 use App\Support\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Put;
-use App\Http\OpenApi\Shape;
 use App\Http\Resources\RunPackResource;
 use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
+use App\OpenApi\Get;
+use App\OpenApi\Put;
+use App\OpenApi\Shape;
 use App\Queries\RunPackQuery;
 use App\Support\SquadHistory;
 use Carbon\CarbonImmutable;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Delete;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Post;
 use App\Http\Requests\SignInRequest;
 use App\Http\Resources\MeResource;
 use App\Models\SignIn;
 use App\Models\User;
+use App\OpenApi\Delete;
+use App\OpenApi\Get;
+use App\OpenApi\Post;
 use App\Support\ClubContext;
 use App\Support\SignInDesk;
 use App\Support\SignInTries;

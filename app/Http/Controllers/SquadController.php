@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Post;
 use App\Http\Requests\SquadRequest;
 use App\Http\Resources\LineResource;
 use App\Http\Resources\PlayerResource;
 use App\Models\RecordLine;
 use App\Models\Squad;
+use App\OpenApi\Get;
+use App\OpenApi\Post;
 use App\Queries\RecordQuery;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Put;
 use App\Http\Requests\SquadSettingsRequest;
 use App\Http\Resources\SettingsResource;
 use App\Models\Squad;
+use App\OpenApi\Get;
+use App\OpenApi\Put;
 use App\Support\SquadHistory;
 use App\Support\SquadSettings;
 use Illuminate\Http\JsonResponse;

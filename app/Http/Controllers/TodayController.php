@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Shape;
 use App\Http\Resources\EvaluationResource;
 use App\Http\Resources\SessionResource;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\OpenApi\Get;
+use App\OpenApi\Shape;
 use App\Queries\PlanEvaluationQuery;
 use App\Queries\TodayQuery;
 use App\Support\PlanDraft;

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Plan\KeepPlan;
-use App\Http\OpenApi\Get;
-use App\Http\OpenApi\Post;
-use App\Http\OpenApi\Put;
 use App\Http\Requests\PlanRequest;
 use App\Http\Resources\SessionResource;
 use App\Http\StaleVersion;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\OpenApi\Get;
+use App\OpenApi\Post;
+use App\OpenApi\Put;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

@@ -35,7 +35,8 @@ final class SafeHeaders
             ]),
             'Permissions-Policy' => 'camera=(), geolocation=(), microphone=(), payment=()',
         ]);
-        if ($request->isSecure()) {
+        // Not on a machine of one's own: its name would be held to HTTPS for every other program too.
+        if ($request->isSecure() && app()->environment('production')) {
             $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
         }
         if ($request->is('api/*')) {

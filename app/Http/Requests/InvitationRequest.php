@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Squad;
 use App\Models\User;
+use App\OpenApi\Shape;
 use App\Support\Role;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\OpenApi\Shape;
 use App\Rules\BlockShapes;
 use App\Rules\WholeNumbers;
 use App\Support\PlanDraft;

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Player;
 use App\Models\Squad;
+use App\OpenApi\Shape;
 use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Http\OpenApi\Shape;
 use App\Models\User;
+use App\OpenApi\Shape;
 use FleetSparrow\Core\Shared\AgeGroup;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;

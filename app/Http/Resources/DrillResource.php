@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\DrillVersion;
+use App\OpenApi\Shape;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;

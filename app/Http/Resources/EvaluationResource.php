@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
+use App\OpenApi\Shape;
 use FleetSparrow\Core\Plan\BlockEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\Segment;

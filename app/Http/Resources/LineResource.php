@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\RecordLine;
+use App\OpenApi\Shape;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Record\Target;

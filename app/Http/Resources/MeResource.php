@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\User;
+use App\OpenApi\Shape;
 use App\Support\ClubDay;
 
 #[Shape('SquadRef', ['id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'lengthUnit' => "'m'|'yd'|'ft'|'pace'", 'footWording' => "'other'|'weaker'", 'role' => "'lead'|'coach'|'assistant'"])]

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Invitation;
 use App\Models\Squad;
 use App\Models\User;
+use App\OpenApi\Shape;
 
 #[Shape('SquadRole', ['squadId' => 'int', 'role' => "'coach'|'assistant'"])]
 #[Shape('Person', ['id' => 'int', 'name' => 'string', 'email' => 'string', 'isLead' => 'bool', 'roles' => 'SquadRole[]'])]

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Player;
+use App\OpenApi\Shape;
 
 /** What a screen may know of a child: first name, bib, foot, year. */
 #[Shape('Player', ['id' => 'int', 'name' => 'string', 'bib' => 'int?', 'strongFoot' => "'R'|'L'|'both'", 'birthYear' => 'int?'])]

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\SessionBlock;
+use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Support\ClubDay;
 use FleetSparrow\Core\Plan\Segment;

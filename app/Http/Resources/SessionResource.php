@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Attendance;
 use App\Models\Player;
 use App\Models\TrainingSession;
+use App\OpenApi\Shape;
 use App\Support\ClubDay;
 use App\Support\PlanDraft;
 

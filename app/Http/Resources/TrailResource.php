@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\AuditEntry;
+use App\OpenApi\Shape;
 
 #[Shape('TrailEntry', ['at' => 'instant', 'by' => 'string', 'what' => 'string'])]
 #[Shape('PlayerNote', ['note' => 'string', 'trail' => 'TrailEntry[]'])]

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
+use App\OpenApi\Shape;
 use App\Queries\LineTries;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Shared\LengthUnit;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
@@ -40,7 +40,7 @@ final class Description
     public static function document(): array
     {
         // Not validated by the scanner: it does not know "or null" beside a reference. A schema validator reads the result in the tests.
-        $scanned = (new Generator)->setVersion('3.1.0')->generate([app_path('Http')], null, false);
+        $scanned = (new Generator)->setVersion('3.1.0')->generate([app_path('Http'), app_path('OpenApi')], null, false);
         /** @var array<string, mixed> $document */
         $document = json_decode((string) $scanned?->toJson(), true, 512, JSON_THROW_ON_ERROR);
         foreach ($document['paths'] as $path => $calls) {

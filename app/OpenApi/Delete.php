@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use Attribute;
 use OpenApi\Attributes as OA;
 
 #[Attribute(Attribute::TARGET_METHOD)]
-final class Post extends OA\Post
+final class Delete extends OA\Delete
 {
     use Describes;
 }

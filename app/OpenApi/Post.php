@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use Attribute;
 use OpenApi\Attributes as OA;
 
 #[Attribute(Attribute::TARGET_METHOD)]
-final class Put extends OA\Put
+final class Post extends OA\Post
 {
     use Describes;
 }

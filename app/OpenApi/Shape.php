@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use Attribute;
 use OpenApi\Attributes as OA;

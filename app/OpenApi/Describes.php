@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use OpenApi\Attributes as OA;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Http\OpenApi;
+namespace App\OpenApi;
 
 use InvalidArgumentException;
 use OpenApi\Attributes as OA;
