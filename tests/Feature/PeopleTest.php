@@ -10,6 +10,7 @@ use App\Models\SignIn;
 use App\Models\Squad;
 use App\Models\User;
 use App\Support\ClubContext;
+use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Testing\TestResponse;
@@ -127,6 +128,20 @@ final class PeopleTest extends FeatureTestCase
         Mail::assertSent(LinkMail::class, fn (LinkMail $mail): bool => $mail->hasTo('coach@quay.example') && str_starts_with($mail->link, "https://sparrow.example/reset/{$this->coach->id}?expires="));
         $this->invite(['email' => 'new@quay.example', 'role' => 'lead', 'squadId' => null])->assertJsonPath('mailed', true);
         Mail::assertSentCount(2);
+    }
+
+    public function test_a_new_club_begins_with_a_link_for_its_lead(): void
+    {
+        self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'nobody']));
+        self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'coach@quay.example']));
+        self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'a@ferry.example', '--zone' => 'Atlantis']));
+        self::assertSame(0, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'A@ferry.example', '--zone' => 'Asia/Tokyo']));
+        preg_match('~/invitation/(\w+)~', Artisan::output(), $link);
+
+        $this->postJson("/api/v1/invitations/{$link[1]}", ['name' => 'Aiko', 'password' => 'three plain words'])->assertCreated()
+            ->assertJsonPath('clubName', 'Ferry Steps')->assertJsonPath('isLead', true)->assertJsonPath('squads', []);
+        $this->postJson('/api/v1/club/squads', ['name' => 'Steps U10', 'ageGroup' => 'U10'])->assertCreated();
+        $this->getJson('/api/v1/me')->assertJsonPath('squads.0.role', 'lead');
     }
 
     public function test_the_lead_adds_a_squad(): void

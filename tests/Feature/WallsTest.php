@@ -84,6 +84,7 @@ final class WallsTest extends FeatureTestCase
     /** Commands, and what keeps each within its walls. */
     private const COMMANDS = [
         'sparrow:book' => 'the book belongs to no club',
+        'sparrow:club' => 'makes a club of its own',
         'sparrow:demo' => 'makes a club of its own',
         'sparrow:openapi' => 'reads the code alone',
         'sparrow:rebuild' => 'acts for one club at a time',
