@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { coach, phone, runUntil, settled, signIn } from './support';
+import { coach, lead, phone, runUntil, settled, signIn } from './support';
 
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
@@ -19,6 +19,20 @@ test('desk', async ({ page }) => {
   await page.getByRole('link', { name: 'Noor' }).click();
   await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
   await page.screenshot(shot('player'));
+});
+
+test('records and people', async ({ page }) => {
+  await signIn(page, lead);
+  await page.goto('/player/1');
+  await page.locator('.lines > li', { hasText: 'seen otherwise' }).getByRole('link').click();
+  await expect(page.getByRole('heading', { name: 'What counts' })).toBeVisible();
+  await page.screenshot(shot('tries'));
+  await page.goto('/settings');
+  await expect(page.getByRole('heading', { name: 'Invite somebody' })).toBeVisible();
+  await page.screenshot(shot('settings'));
+  await page.locator('#people').scrollIntoViewIfNeeded();
+  await page.getByRole('link', { name: 'People' }).click();
+  await page.screenshot(shot('people'));
 });
 
 test('pitch', async ({ page }) => {

@@ -22,7 +22,7 @@ export function TodayPage() {
   const { data } = today;
   return (
     <>
-      {data.next ? <NextSession next={data.next} today={data.today} seasonWeek={data.seasonWeek} /> : <NothingAhead />}
+      {data.next ? <NextSession next={data.next} today={data.today} /> : <NothingAhead />}
       <div className="page two">
         <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
         <div className="stack">
@@ -30,7 +30,7 @@ export function TodayPage() {
           <Stale stale={data.stale} />
           {data.last && <LastTime last={data.last} />}
           <section className="tight">
-            <h2>Sessions ahead</h2>
+            <h2>Sessions ahead{data.seasonWeek === null ? '' : `, week ${data.seasonWeek} of the season`}</h2>
             <ul className="rows">
               {data.upcoming.map((one) => (
                 <li key={one.id} className="spread">
@@ -53,7 +53,7 @@ const weekWords = { this: 'this week,', next: 'next week,', later: '' };
 
 type NextUp = NonNullable<Today['next']>;
 
-function NextSession({ next, today, seasonWeek }: { next: NextUp; today: string; seasonWeek: number | null }) {
+function NextSession({ next, today }: { next: NextUp; today: string }) {
   const isToday = next.startsAt.slice(0, 10) === today;
   const titles = Object.fromEntries(next.blocks.map((block) => [block.id, block.title]));
   return (
@@ -62,7 +62,6 @@ function NextSession({ next, today, seasonWeek }: { next: NextUp; today: string;
         <h1>{next.title}</h1>
         <p className="quiet">
           {isToday ? 'Today' : day(next.startsAt)} {next.startsAt.slice(11)} to {clockTime(next.startsAt, next.slotMinutes * 60)} · {next.place}
-          {seasonWeek === null ? '' : ` · week ${seasonWeek} of the season`}
         </p>
         <div className="acts">
           <Button component={Link} to={`/plan/${next.id}`}>
