@@ -81,7 +81,9 @@ start_nginx() {
     [ "$(id -u)" = 0 ] && echo 'user root;'
     cat <<CONF
 daemon off;
-worker_processes 2;
+# One is plenty here, and must be one: a second would wait up to a minute for connections that the first keeps idle, since
+# each of those holds a php-fpm process.
+worker_processes 1;
 pid $dir/nginx-master.pid;
 error_log $VAR/logs/nginx.log warn;
 events { worker_connections 512; }
@@ -94,7 +96,7 @@ http {
   client_body_temp_path $dir/temp/body; proxy_temp_path $dir/temp/proxy; fastcgi_temp_path $dir/temp/fastcgi;
   uwsgi_temp_path $dir/temp/uwsgi; scgi_temp_path $dir/temp/scgi;
   gzip on; gzip_comp_level 6; gzip_min_length 800; gzip_types text/css application/javascript application/json image/svg+xml;
-  upstream fpm { server unix:$(fpm_socket "$dir"); keepalive 8; }
+  upstream fpm { server unix:$(fpm_socket "$dir"); keepalive 4; }
   server {
     listen 127.0.0.1:$port;
     root $ROOT/public;

@@ -10,21 +10,11 @@ use App\Models\TrainingSession;
 use App\Models\User;
 use App\Support\ClubDay;
 use App\Support\Role;
-use Carbon\CarbonImmutable;
-use FleetSparrow\Core\Exception\CoreException;
-use FleetSparrow\Core\Record\MarkValue;
 use Illuminate\Support\Collection;
 
 /** Reads the marks a device sent into rows, or says why one cannot be taken. A fixed number of queries for a whole batch. */
 final class MarkReader
 {
-    private const UUID = '/\A[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\z/';
-
-    private const COUNTED_BY = ['coach', 'partner', 'self'];
-
-    /** Of one mark: a choice between readings names each of them. */
-    private const MOST_SUPERSEDED = 20;
-
     /**
      * @param  Collection<int, Player>  $players
      * @param  Collection<int, TrainingSession>  $sessions
@@ -99,116 +89,57 @@ final class MarkReader
 
     /**
      * @param  array<string, mixed>  $item
-     * @return array{array<string, mixed>|null, array{code?: string, message?: string}}
+     * @return array<string, mixed> a row of `marks`
+     *
+     * @throws MarkRefused
      */
     public function row(array $item): array
     {
-        if (! self::isUuid($item['uuid'] ?? null)) {
-            return $this->refused('uuid', 'A mark needs a UUID made on the device.');
+        if (! MarkFields::isUuid($item['uuid'] ?? null)) {
+            throw new MarkRefused('uuid', 'A mark needs a UUID made on the device.');
         }
-        $player = is_int($item['playerId'] ?? null) ? $this->players->get($item['playerId']) : null;
-        $session = is_int($item['sessionId'] ?? null) ? $this->sessions->get($item['sessionId']) : null;
-        if ($player === null || $session === null || $player->squad_id !== $session->squad_id) {
-            return $this->refused('not-found', 'This player or session is not one of yours.');
-        }
+        [$player, $session] = $this->whose($item);
         $line = is_string($item['lineKey'] ?? null) ? $this->lines->get($item['lineKey']) : null;
         if ($line === null) {
-            return $this->refused('line-unknown', 'What this number measures is not known here.');
+            throw new MarkRefused('line-unknown', 'What this number measures is not known here.');
         }
-        $try = $item['tryNumber'] ?? null;
-        if (! is_int($try) || $try < 1 || $try > 200) {
-            return $this->refused('try-number', 'The try must be between 1 and 200.');
-        }
-        $supersedes = $this->superseded($item);
-        if ($supersedes === null) {
-            return $this->refused('supersedes', 'A correction names other marks by their UUID, at most '.self::MOST_SUPERSEDED.'.');
-        }
-        $value = $item['value'] ?? null;
-        if (! is_int($value) && ! is_float($value)) {
-            return $this->refused('value', 'A mark needs a number.');
-        }
-        $reason = $item['reason'] ?? '';
-        if (! is_string($reason) || mb_strlen($reason) > 200) {
-            return $this->refused('reason', 'A reason has at most 200 letters.');
-        }
-        try {
-            $mark = MarkValue::of($line->kind, (float) $value);
-        } catch (CoreException $refusal) {
-            return $this->refused($refusal->reason(), $refusal->getMessage());
-        }
-        $countedBy = $item['countedBy'] ?? 'coach';
 
-        return [[
+        return [
             'uuid' => $item['uuid'],
             'club_id' => $this->by->club_id,
             'player_id' => $player->id,
             'training_session_id' => $session->id,
             'line_key' => $line->line_key,
-            'try_number' => $try,
-            'value' => number_format($mark->value, 1, '.', ''),
+            'try_number' => MarkFields::tryNumber($item),
+            'supersedes' => MarkFields::superseded($item),
+            'value' => MarkFields::value($item, $line->kind),
             'is_void' => ($item['isVoid'] ?? false) === true,
             'is_disputed' => ($item['isDisputed'] ?? false) === true,
-            'reason' => trim($reason),
-            'source' => $this->isCoachOf($session->squad_id) ? 'coach' : 'assistant',
-            'counted_by' => in_array($countedBy, self::COUNTED_BY, true) ? $countedBy : 'coach',
+            'reason' => MarkFields::reason($item),
+            'source' => $this->roles[$session->squad_id] === Role::Assistant ? 'assistant' : 'coach',
+            'counted_by' => MarkFields::countedBy($item),
             'ground' => $this->grounds[$session->squad_id],
             // The number belongs to the session's day, however late it is sent.
             'marked_on' => $this->day->on($session->starts_at_utc)->iso(),
-            'recorded_at_utc' => $this->recordedAt($item['recordedAt'] ?? null)->format('Y-m-d H:i:s.v'),
-            'supersedes' => $supersedes === [] ? null : json_encode($supersedes, JSON_THROW_ON_ERROR),
+            'recorded_at_utc' => MarkFields::recordedAt($item['recordedAt'] ?? null)->format('Y-m-d H:i:s.v'),
             'entered_by' => $this->by->id,
             'created_at' => now(),
             'updated_at' => now(),
-        ], []];
+        ];
     }
 
     /**
      * @param  array<string, mixed>  $item
-     * @return list<string>|null sorted; null when they cannot be read
+     * @return array{Player, TrainingSession}
      */
-    private function superseded(array $item): ?array
+    private function whose(array $item): array
     {
-        $uuids = $item['supersedesUuids'] ?? [];
-        if (! is_array($uuids) || count($uuids) > self::MOST_SUPERSEDED) {
-            return null;
+        $player = is_int($item['playerId'] ?? null) ? $this->players->get($item['playerId']) : null;
+        $session = is_int($item['sessionId'] ?? null) ? $this->sessions->get($item['sessionId']) : null;
+        if ($player === null || $session === null || $player->squad_id !== $session->squad_id) {
+            throw new MarkRefused('not-found', 'This player or session is not one of yours.');
         }
-        foreach ($uuids as $uuid) {
-            if (! self::isUuid($uuid) || $uuid === $item['uuid']) {
-                return null;
-            }
-        }
-        /** @var list<string> $sorted */
-        $sorted = array_values(array_unique($uuids));
-        sort($sorted);
 
-        return $sorted;
-    }
-
-    private function isCoachOf(int $squadId): bool
-    {
-        return $this->roles[$squadId] !== Role::Assistant;
-    }
-
-    private static function isUuid(mixed $text): bool
-    {
-        return is_string($text) && preg_match(self::UUID, $text) === 1;
-    }
-
-    /** A device's clock is its own: a time that cannot be read, or lies ahead, becomes now. */
-    private function recordedAt(mixed $text): CarbonImmutable
-    {
-        $now = CarbonImmutable::now('UTC');
-        if (! is_string($text) || preg_match('/\A\d{4}-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d:[0-5]\d(\.\d{1,3})?Z\z/', $text) !== 1) {
-            return $now;
-        }
-        $at = CarbonImmutable::parse($text);
-
-        return $at->lessThan($now) && $at->greaterThan($now->subYears(2)) ? $at : $now;
-    }
-
-    /** @return array{null, array{code: string, message: string}} */
-    private function refused(string $code, string $message): array
-    {
-        return [null, ['code' => $code, 'message' => $message]];
+        return [$player, $session];
     }
 }

@@ -39,10 +39,11 @@ final class TakeMarks
             $results = [];
             $rows = [];
             foreach ($items as $index => $item) {
-                [$row, $refusal] = $reader->row($item);
                 $result = ['index' => $index, 'uuid' => is_string($item['uuid'] ?? null) ? $item['uuid'] : null];
-                if ($row === null) {
-                    $results[] = $result + ['status' => 'refused'] + $refusal;
+                try {
+                    $row = $reader->row($item);
+                } catch (MarkRefused $refusal) {
+                    $results[] = $result + ['status' => 'refused', 'code' => $refusal->reason, 'message' => $refusal->getMessage()];
 
                     continue;
                 }

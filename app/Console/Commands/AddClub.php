@@ -23,9 +23,10 @@ class AddClub extends Command
 
     public function handle(ClubContext $context): int
     {
-        [$name, $email, $zone] = [(string) $this->argument('name'), Str::lower((string) $this->argument('email')), (string) $this->option('zone')];
+        [$name, $email, $zone] = array_map(fn (mixed $word): string => is_string($word) ? trim($word) : '', [$this->argument('name'), $this->argument('email'), $this->option('zone')]);
+        $email = Str::lower($email);
         $fault = match (true) {
-            trim($name) === '' || mb_strlen($name) > 120 => 'The name must have 1 to 120 letters.',
+            $name === '' || mb_strlen($name) > 120 => 'The name must have 1 to 120 letters.',
             filter_var($email, FILTER_VALIDATE_EMAIL) === false => "\"{$email}\" is not an e-mail address.",
             ! in_array($zone, DateTimeZone::listIdentifiers(), true) => "\"{$zone}\" is not a time zone such as Europe/Copenhagen.",
             DB::table('users')->where('email', $email)->exists() => 'This address has an account at a club already.',

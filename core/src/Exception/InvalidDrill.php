@@ -9,19 +9,5 @@ use InvalidArgumentException;
 /** Refuses a drill whose description has a fault. */
 final class InvalidDrill extends InvalidArgumentException implements CoreException
 {
-    private function __construct(private readonly string $reason, string $message)
-    {
-        parent::__construct($message);
-    }
-
-    /** @param  string  $reason stable name, lower case with hyphens */
-    public static function because(string $reason, string $message): self
-    {
-        return new self($reason, $message);
-    }
-
-    public function reason(): string
-    {
-        return $this->reason;
-    }
+    use Refuses;
 }

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { invite, peopleQuery } from '../../shared/api/staffQueries';
 import { localTime } from '../../shared/lib/format';
 import { Choice, Field } from '../../shared/ui/Field';
@@ -23,8 +23,7 @@ export function InviteForm() {
       return queryClient.invalidateQueries({ queryKey: peopleQuery.queryKey });
     },
   });
-  const fault = make.error instanceof ApiError ? make.error : undefined;
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  const { at, form: fault } = faultsOf(make.error);
   return (
     <form
       noValidate
@@ -35,13 +34,7 @@ export function InviteForm() {
       }}
     >
       <h3>Invite somebody</h3>
-      <Field
-        label="Their e-mail"
-        type="email"
-        value={email}
-        onValue={setEmail}
-        fault={at('email') ?? (fault?.fields.length === 0 ? fault.message : undefined)}
-      />
+      <Field label="Their e-mail" type="email" value={email} onValue={setEmail} fault={at('email') ?? fault} />
       <Choice
         label="As"
         value={role}

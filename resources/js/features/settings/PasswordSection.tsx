@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { changePassword, signInsQuery } from '../../shared/api/staffQueries';
 import { Field } from '../../shared/ui/Field';
+import { FormFault } from '../../shared/ui/FormFault';
 
 export function PasswordSection() {
   const queryClient = useQueryClient();
@@ -16,8 +17,7 @@ export function PasswordSection() {
       return queryClient.invalidateQueries({ queryKey: signInsQuery.queryKey });
     },
   });
-  const fault = change.error instanceof ApiError ? change.error : undefined;
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  const { at, form: fault } = faultsOf(change.error);
   return (
     <form
       noValidate
@@ -44,11 +44,7 @@ export function PasswordSection() {
         onValue={(password) => setForm((before) => ({ ...before, password }))}
         fault={at('password')}
       />
-      {fault && fault.fields.length === 0 && (
-        <p className="notice" role="alert">
-          {fault.message}
-        </p>
-      )}
+      <FormFault sentence={fault} />
       <div className="acts-line">
         <Button type="submit" disabled={change.isPending}>
           Change password

@@ -1,10 +1,11 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { keepSettings, settingsQuery, type SettingsPath } from '../../shared/api/staffQueries';
 import type { Setting, Settings } from '../../shared/api/staffSchemas';
 import { Choice, Field } from '../../shared/ui/Field';
+import { FormFault } from '../../shared/ui/FormFault';
 import { NumberField } from '../../shared/ui/NumberField';
 import { Failed } from '../../shared/ui/States';
 
@@ -37,7 +38,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
       await queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'settings' });
     },
   });
-  const fault = save.error instanceof ApiError ? save.error : undefined;
+  const { at, form } = faultsOf(save.error);
   const isChanged = JSON.stringify(values) !== JSON.stringify(kept);
   return (
     <form
@@ -56,7 +57,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
               key={`${setting.key} ${String(kept[setting.key])}`}
               setting={setting}
               value={values[setting.key] ?? null}
-              fault={fault?.fields.find((field) => field.path === setting.key)?.message}
+              fault={at(setting.key)}
               onValue={(value) => {
                 save.reset();
                 setValues((before) => ({ ...before, [setting.key]: value }));
@@ -74,11 +75,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
           {sentence}
         </p>
       ))}
-      {fault && (
-        <p className="notice" role="alert">
-          {fault.message}
-        </p>
-      )}
+      <FormFault sentence={form ?? (save.isError ? save.error.message : undefined)} />
       <div className="acts-line">
         <Button type="submit" variant={isChanged ? 'contained' : 'outlined'} disabled={!isChanged || save.isPending}>
           Keep these settings

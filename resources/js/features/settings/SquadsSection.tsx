@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { meQuery } from '../../shared/api/queries';
 import { addSquad } from '../../shared/api/staffQueries';
 import { Choice, Field } from '../../shared/ui/Field';
@@ -19,8 +19,7 @@ export function SquadsSection() {
       return queryClient.invalidateQueries({ queryKey: meQuery.queryKey });
     },
   });
-  const fault = add.error instanceof ApiError ? add.error : undefined;
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  const { at, form: fault } = faultsOf(add.error);
   return (
     <form
       noValidate
@@ -31,7 +30,7 @@ export function SquadsSection() {
       }}
     >
       <h3>Add a squad</h3>
-      <Field label="Name of the squad" value={name} onValue={setName} fault={at('name') ?? (fault?.fields.length === 0 ? fault.message : undefined)} />
+      <Field label="Name of the squad" value={name} onValue={setName} fault={at('name') ?? fault} />
       <Choice label="Its age group" value={ageGroup} options={groups.map((group) => [group, group])} onValue={setAgeGroup} fault={at('ageGroup')} />
       <div className="acts-line">
         <Button type="submit" disabled={add.isPending}>

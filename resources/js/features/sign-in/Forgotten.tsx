@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { askForReset } from '../../shared/api/staffQueries';
 import { Field } from '../../shared/ui/Field';
 
@@ -10,7 +10,7 @@ export function Forgotten() {
   const [isOpen, setOpen] = useState(false);
   const [email, setEmail] = useState('');
   const ask = useMutation({ mutationFn: () => askForReset(email) });
-  const fault = ask.error instanceof ApiError ? ask.error : undefined;
+  const { at, form } = faultsOf(ask.error);
   if (!isOpen)
     return (
       <p>
@@ -42,7 +42,7 @@ export function Forgotten() {
         autoComplete="username"
         value={email}
         onValue={setEmail}
-        fault={fault && (fault.fields[0]?.message ?? fault.message)}
+        fault={at('email') ?? form}
         autoFocus
       />
       <Button type="submit" disabled={ask.isPending}>

@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import type { Me } from '../../shared/api/schemas';
 import { Field } from '../../shared/ui/Field';
+import { FormFault } from '../../shared/ui/FormFault';
 import { useSignIn } from './useSignIn';
 
 export function SignInFields({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
@@ -19,11 +20,7 @@ export function SignInFields({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
     >
       <Field label="E-mail" type="email" autoComplete="username" value={email} onValue={setEmail} fault={faults.email} autoFocus />
       <Field label="Password" type="password" autoComplete="current-password" value={password} onValue={setPassword} fault={faults.password} />
-      {faults.form && (
-        <p className="notice" role="alert">
-          {faults.form}
-        </p>
-      )}
+      <FormFault sentence={faults.form} />
       <Button type="submit" variant="contained" disabled={isPending}>
         {isPending ? 'Signing in …' : 'Sign in'}
       </Button>

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { signIn } from '../../shared/api/queries';
 import type { Me } from '../../shared/api/schemas';
 import { betweenFlushes } from '../../shared/lib/outbox';
@@ -10,11 +10,6 @@ export function useSignIn(onSignedIn: (me: Me) => void) {
     mutationFn: ({ email, password }: { email: string; password: string }) => betweenFlushes(() => signIn(email, password)),
     onSuccess: onSignedIn,
   });
-  const fault = mutation.error instanceof ApiError ? mutation.error : undefined;
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
-  return {
-    isPending: mutation.isPending,
-    submit: mutation.mutate,
-    faults: { email: at('email'), password: at('password'), form: fault && fault.fields.length === 0 ? fault.message : undefined },
-  };
+  const { at, form } = faultsOf(mutation.error);
+  return { isPending: mutation.isPending, submit: mutation.mutate, faults: { email: at('email'), password: at('password'), form } };
 }

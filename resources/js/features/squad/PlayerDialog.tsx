@@ -2,10 +2,11 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { addPlayer, changePlayer } from '../../shared/api/queries';
 import type { Player } from '../../shared/api/schemas';
 import { Choice, Field } from '../../shared/ui/Field';
+import { FormFault } from '../../shared/ui/FormFault';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 
 /** An empty box means none; anything else goes to the server as typed, which says what is wrong with it. */
@@ -31,8 +32,7 @@ export function PlayerDialog({ player, onClose }: { player: Player | undefined; 
       onClose();
     },
   });
-  const fault = save.error instanceof ApiError ? save.error : undefined;
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+  const { at, form: fault } = faultsOf(save.error);
   const notNumber = (text: string) => (text.trim() !== '' && Number.isNaN(Number(text)) ? 'This is not a number.' : undefined);
   const set = (name: keyof typeof form) => (value: string) => setForm((before) => ({ ...before, [name]: value }));
   return (
@@ -69,11 +69,7 @@ export function PlayerDialog({ player, onClose }: { player: Player | undefined; 
           />
         </div>
         <p className="quiet">The year is enough; a full date of birth is never asked for.</p>
-        {fault && fault.fields.length === 0 && (
-          <p className="notice" role="alert">
-            {fault.message}
-          </p>
-        )}
+        <FormFault sentence={fault} />
         <div className="acts-line">
           <Button type="submit" variant="contained" disabled={save.isPending}>
             {player ? 'Keep' : 'Add'}

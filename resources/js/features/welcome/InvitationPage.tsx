@@ -2,6 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { acceptInvitation, invitationQuery } from '../../shared/api/staffQueries';
 import { betweenFlushes } from '../../shared/lib/outbox';
 import { Field } from '../../shared/ui/Field';
@@ -35,7 +36,6 @@ export function InvitationPage() {
       </Door>
     );
   const { data } = offer;
-  const fault = accept.error instanceof ApiError ? accept.error : undefined;
   return (
     <Door>
       <div className="tight">
@@ -51,7 +51,7 @@ export function InvitationPage() {
         autoComplete={data.hasAccount ? 'current-password' : 'new-password'}
         password={password}
         onPassword={setPassword}
-        fault={fault}
+        error={accept.error}
         isPending={accept.isPending}
         action="Take the place"
         onSubmit={() => accept.mutate({ name: data.hasAccount ? data.email : name, password })}
@@ -62,7 +62,7 @@ export function InvitationPage() {
             autoComplete="name"
             value={name}
             onValue={setName}
-            fault={fault?.fields.find((field) => field.path === 'name')?.message}
+            fault={faultsOf(accept.error).at('name')}
             autoFocus
           />
         )}

@@ -1,13 +1,14 @@
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import type { ApiError } from '../../shared/api/client';
+import { faultsOf } from '../../shared/api/faults';
 import { Field } from '../../shared/ui/Field';
+import { FormFault } from '../../shared/ui/FormFault';
 
 interface PasswordFormProps {
   label: string;
   password: string;
   onPassword: (password: string) => void;
-  fault: ApiError | undefined;
+  error: Error | null;
   isPending: boolean;
   action: string;
   /** "new-password" unless an account of today is asked for. */
@@ -16,8 +17,8 @@ interface PasswordFormProps {
   children?: ReactNode;
 }
 
-export function PasswordForm({ label, password, onPassword, fault, isPending, action, autoComplete = 'new-password', onSubmit, children }: PasswordFormProps) {
-  const at = (path: string) => fault?.fields.find((field) => field.path === path)?.message;
+export function PasswordForm({ label, password, onPassword, error, isPending, action, autoComplete = 'new-password', onSubmit, children }: PasswordFormProps) {
+  const { at, form } = faultsOf(error);
   return (
     <form
       noValidate
@@ -29,11 +30,7 @@ export function PasswordForm({ label, password, onPassword, fault, isPending, ac
     >
       {children}
       <Field label={label} type="password" autoComplete={autoComplete} value={password} onValue={onPassword} fault={at('password')} />
-      {fault && fault.fields.length === 0 && (
-        <p className="notice" role="alert">
-          {fault.message}
-        </p>
-      )}
+      <FormFault sentence={form} />
       <Button type="submit" variant="contained" disabled={isPending}>
         {action}
       </Button>

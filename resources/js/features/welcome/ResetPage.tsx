@@ -1,7 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
-import { ApiError } from '../../shared/api/client';
 import { resetPassword, resetQuery } from '../../shared/api/staffQueries';
 import { Loading } from '../../shared/ui/States';
 import { Door } from './Door';
@@ -44,7 +43,7 @@ export function ResetPage() {
         label="New password"
         password={password}
         onPassword={setPassword}
-        fault={reset.error instanceof ApiError ? reset.error : undefined}
+        error={reset.error}
         isPending={reset.isPending}
         action="Set it"
         onSubmit={() => reset.mutate()}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Record;
+
+use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\MarkValue;
+
+/** Reads the single fields of a mark as a device sent it; what cannot be read is refused. */
+final class MarkFields
+{
+    private const UUID = '/\A[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\z/';
+
+    private const COUNTED_BY = ['coach', 'partner', 'self'];
+
+    /** Of one mark: a choice between readings names each of them. */
+    private const MOST_SUPERSEDED = 20;
+
+    /** @param  array<string, mixed>  $item */
+    public static function tryNumber(array $item): int
+    {
+        $try = $item['tryNumber'] ?? null;
+
+        return is_int($try) && $try >= 1 && $try <= 200 ? $try : throw new MarkRefused('try-number', 'The try must be between 1 and 200.');
+    }
+
+    /**
+     * @param  array<string, mixed>  $item
+     * @return string|null a sorted JSON list; null for none
+     */
+    public static function superseded(array $item): ?string
+    {
+        $uuids = $item['supersedesUuids'] ?? [];
+        $isList = is_array($uuids) && count($uuids) <= self::MOST_SUPERSEDED && array_filter($uuids, fn (mixed $uuid): bool => ! self::isUuid($uuid) || $uuid === $item['uuid']) === [];
+        if (! $isList) {
+            throw new MarkRefused('supersedes', 'A correction names other marks by their UUID, at most '.self::MOST_SUPERSEDED.'.');
+        }
+        $sorted = array_values(array_unique($uuids));
+        sort($sorted);
+
+        return $sorted === [] ? null : json_encode($sorted, JSON_THROW_ON_ERROR);
+    }
+
+    /** @param  array<string, mixed>  $item */
+    public static function value(array $item, MarkKind $kind): string
+    {
+        $value = $item['value'] ?? null;
+        if (! is_int($value) && ! is_float($value)) {
+            throw new MarkRefused('value', 'A mark needs a number.');
+        }
+        try {
+            return number_format(MarkValue::of($kind, (float) $value)->value, 1, '.', '');
+        } catch (CoreException $refusal) {
+            throw new MarkRefused($refusal->reason(), $refusal->getMessage());
+        }
+    }
+
+    /** @param  array<string, mixed>  $item */
+    public static function reason(array $item): string
+    {
+        $reason = $item['reason'] ?? '';
+
+        return is_string($reason) && mb_strlen($reason) <= 200 ? trim($reason) : throw new MarkRefused('reason', 'A reason has at most 200 letters.');
+    }
+
+    public static function isUuid(mixed $text): bool
+    {
+        return is_string($text) && preg_match(self::UUID, $text) === 1;
+    }
+
+    /** A device's clock is its own: a time that cannot be read, or lies ahead, becomes now. */
+    public static function recordedAt(mixed $text): CarbonImmutable
+    {
+        $now = CarbonImmutable::now('UTC');
+        if (! is_string($text) || preg_match('/\A\d{4}-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d:[0-5]\d(\.\d{1,3})?Z\z/', $text) !== 1) {
+            return $now;
+        }
+        $at = CarbonImmutable::parse($text);
+
+        return $at->lessThan($now) && $at->greaterThan($now->subYears(2)) ? $at : $now;
+    }
+
+    /** @param  array<string, mixed>  $item */
+    public static function countedBy(array $item): string
+    {
+        $by = $item['countedBy'] ?? null;
+
+        return is_string($by) && in_array($by, self::COUNTED_BY, true) ? $by : 'coach';
+    }
+}
