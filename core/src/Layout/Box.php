@@ -10,6 +10,8 @@ use FleetSparrow\Core\Shared\Length;
 /** Four markers in a rectangle; inside it the ball goes where the player takes it. */
 final readonly class Box implements Layout
 {
+    use OneWorkerOneBall;
+
     private function __construct(private Length $width, private Length $depth)
     {
     }

@@ -18,6 +18,8 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class FigureOfEight implements Layout
 {
+    use OneWorkerOneBall;
+
     private const ARC_STEPS = 24;
 
     private function __construct(private Length $distance, private Length $radius, private bool $middleMarker)

@@ -77,4 +77,26 @@ final readonly class Gates implements Layout
     {
         return [];
     }
+
+    public function runPath(): ?BallPath
+    {
+        return null;
+    }
+
+    public function places(): array
+    {
+        $middle = $this->gateWidth->metres() / 2;
+
+        return [new Place(new Point(0.0, $middle), PlaceRole::Worker), new Place(new Point($this->distance->metres(), $middle), PlaceRole::Worker)];
+    }
+
+    public function balls(): array
+    {
+        return [new Point(0.0, $this->gateWidth->metres() / 2)];
+    }
+
+    public function equipment(): array
+    {
+        return [];
+    }
 }

@@ -23,6 +23,9 @@ interface Layout
     /** The way of the ball for one repetition, or null where it is free. */
     public function ballPath(): ?BallPath;
 
+    /** The worker's own way where it parts from the ball's; null where they go together, or where it is free. */
+    public function runPath(): ?BallPath;
+
     /** How often an open group of a script is done along the path. */
     public function timesAlongPath(): int;
 
@@ -33,4 +36,13 @@ interface Layout
 
     /** @return list<Label> */
     public function labels(): array;
+
+    /** @return list<Place> where people stand when a rep begins */
+    public function places(): array;
+
+    /** @return list<Point> where balls lie when a rep begins */
+    public function balls(): array;
+
+    /** @return array<string, int> beside markers and balls: `Equipment` value → count */
+    public function equipment(): array;
 }

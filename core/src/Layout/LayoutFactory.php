@@ -6,12 +6,15 @@ namespace FleetSparrow\Core\Layout;
 
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Exception\InvalidValue;
-use FleetSparrow\Core\Shared\Length;
-use FleetSparrow\Core\Shared\LengthUnit;
 
-/** Builds a layout from the fields of a drill file, where a length is `{"value": 4, "unit": "yd"}`. */
+/** Builds a layout from the fields of a drill file. A new layout is one class and one arm here. */
 final class LayoutFactory
 {
+    public const KINDS = [
+        'box', 'corridor', 'defender', 'facing-lines', 'figure-of-eight', 'gates', 'lane', 'line', 'pair', 'passing-rectangle', 'pattern-to-goal', 'reaction-square', 'reference', 'scatter',
+        'shooting-line', 'small-field', 'targets', 'wall-lane', 'wall-turn', 'zigzag',
+    ];
+
     /**
      * @param  array<array-key, mixed>  $fields
      *
@@ -19,42 +22,31 @@ final class LayoutFactory
      */
     public static function fromFields(array $fields): Layout
     {
+        $read = new LayoutFields($fields);
         $kind = $fields['kind'] ?? null;
 
         return match ($kind) {
-            'zigzag' => Zigzag::of(self::whole($fields, 'markers'), self::length($fields, 'spacing'), self::whole($fields, 'angleDegrees')),
-            'box' => Box::of(self::length($fields, 'width'), self::length($fields, 'depth')),
-            'figure-of-eight' => FigureOfEight::of(self::length($fields, 'distance'), self::length($fields, 'radius'), ($fields['middleMarker'] ?? true) === true),
-            'gates' => Gates::of(self::length($fields, 'gateWidth'), self::length($fields, 'distance')),
-            'wall-lane' => WallLane::of(
-                self::length($fields, 'width'),
-                self::length($fields, 'nearest'),
-                self::length($fields, 'step'),
-                self::whole($fields, 'levels'),
-                self::whole($fields, 'level'),
-            ),
-            default => throw InvalidLayout::because('layout.kind', 'Layout '.json_encode($kind).' is not known; use zigzag, box, figure-of-eight, gates or wall-lane.'),
+            'box' => Box::of($read->length('width'), $read->length('depth')),
+            'corridor' => Corridor::fromFields($read),
+            'defender' => MarkerDefender::fromFields($read),
+            'facing-lines' => FacingLines::fromFields($read),
+            'figure-of-eight' => FigureOfEight::of($read->length('distance'), $read->length('radius'), $read->is('middleMarker', true)),
+            'gates' => Gates::of($read->length('gateWidth'), $read->length('distance')),
+            'lane' => Lane::fromFields($read),
+            'line' => MarkerLine::fromFields($read),
+            'pair' => Pair::fromFields($read),
+            'passing-rectangle' => PassingRectangle::fromFields($read),
+            'pattern-to-goal' => PatternToGoal::fromFields($read),
+            'reaction-square' => ReactionSquare::fromFields($read),
+            'reference' => ReferenceMarker::fromFields($read),
+            'scatter' => Scatter::fromFields($read),
+            'shooting-line' => ShootingLine::fromFields($read),
+            'small-field' => SmallField::fromFields($read),
+            'targets' => NumberedTargets::fromFields($read),
+            'wall-lane' => WallLane::of($read->length('width'), $read->length('nearest'), $read->length('step'), $read->whole('levels'), $read->whole('level')),
+            'wall-turn' => WallTurn::fromFields($read),
+            'zigzag' => Zigzag::of($read->whole('markers'), $read->length('spacing'), $read->whole('angleDegrees')),
+            default => throw InvalidLayout::because('layout.kind', 'Layout '.json_encode($kind).' is not known; use one of '.implode(', ', self::KINDS).'.'),
         };
-    }
-
-    /** @param  array<array-key, mixed>  $fields */
-    private static function whole(array $fields, string $name): int
-    {
-        $value = $fields[$name] ?? null;
-
-        return is_int($value) ? $value : throw InvalidLayout::because('layout.field', "The layout needs a whole number in \"{$name}\".");
-    }
-
-    /** @param  array<array-key, mixed>  $fields */
-    private static function length(array $fields, string $name): Length
-    {
-        $field = $fields[$name] ?? null;
-        $value = is_array($field) ? ($field['value'] ?? null) : null;
-        $unit = is_array($field) && is_string($field['unit'] ?? null) ? LengthUnit::tryFrom($field['unit']) : null;
-        if ($unit === null || (! is_int($value) && ! is_float($value))) {
-            throw InvalidLayout::because('layout.field', "The layout needs a length in \"{$name}\", such as {\"value\": 4, \"unit\": \"yd\"}.");
-        }
-
-        return Length::of((float) $value, $unit);
     }
 }

@@ -10,6 +10,8 @@ use FleetSparrow\Core\Shared\Length;
 /** A lane in front of a wall with distance levels marked; the ball goes from the level in use to the wall and back. */
 final readonly class WallLane implements Layout
 {
+    use OneWorkerOneBall;
+
     private function __construct(
         private Length $width,
         private Length $nearest,
@@ -104,6 +106,11 @@ final readonly class WallLane implements Layout
     public function labels(): array
     {
         return [new Label(new Point(0.0, 0.0), 'wall'), new Label(new Point($this->width->metres(), 0.0), 'wall')];
+    }
+
+    public function equipment(): array
+    {
+        return [Equipment::Wall->value => 1];
     }
 
     private function distanceMetres(int $level): float

@@ -14,6 +14,8 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class Zigzag implements Layout
 {
+    use OneWorkerOneBall;
+
     private function __construct(private int $markers, private Length $spacing, private int $angleDegrees)
     {
     }
