@@ -7,10 +7,13 @@ namespace App\Http\Resources;
 use App\Models\DrillVersion;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\Marker;
+use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Layout\WallLine;
 use FleetSparrow\Core\Plan\BlockTouches;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Length;
@@ -27,7 +30,9 @@ use FleetSparrow\Core\Touch\Item;
 #[Shape('DrawnLabel', ['text' => 'string'], extends: 'Point')]
 #[Shape('DrawnDimension', ['from' => 'Point', 'to' => 'Point', 'text' => 'string'])]
 #[Shape('PathLength', ['metres' => 'number', 'text' => 'string'])]
-#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
+#[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
+#[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
+#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'runPath' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
 #[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
 #[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
 #[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string'])]
@@ -77,10 +82,23 @@ final class DrillResource
             'markers' => array_map(fn (Marker $marker): array => self::point($marker->at) + ['shape' => $marker->shape->value, 'colour' => $marker->colour], $layout->markers()),
             'path' => $path === null ? [] : array_map(self::point(...), $path->points),
             'pathLength' => $path === null ? null : ['metres' => round($path->lengthMetres, 3), 'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit)],
+            'runPath' => array_map(self::point(...), $layout->runPath()->points ?? []),
+            'places' => array_map(fn (Place $place): array => self::point($place->at) + ['role' => $place->role->value], $layout->places()),
+            'walls' => array_map(fn (WallLine $wall): array => ['from' => self::point($wall->from), 'to' => self::point($wall->to)], $layout->walls()),
+            'kit' => self::kit($layout),
             'dimensions' => array_map(fn (DimensionLine $line): array => ['from' => self::point($line->from), 'to' => self::point($line->to), 'text' => self::text($line->length->in($unit), $unit)], $layout->dimensions()),
             'labels' => array_map(fn (Label $label): array => self::point($label->at) + ['text' => $label->text], $layout->labels()),
             'spaceText' => self::text(round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
         ];
+    }
+
+    /** @return list<string> what one station needs, in words */
+    private static function kit(Layout $layout): array
+    {
+        $kit = Kit::of($layout, 1);
+        $words = array_map(fn (string $colour, int $count): string => "{$count} {$colour} ".($count === 1 ? 'marker' : 'markers'), array_keys($kit->markersByColour), $kit->markersByColour);
+
+        return [...$words, ...array_map(fn (string $what, int $count): string => "{$count} {$what}".($count === 1 ? '' : 's'), array_keys($kit->equipment), $kit->equipment)];
     }
 
     /** @return array{xMetres: float, yMetres: float} */

@@ -17,9 +17,10 @@ use FleetSparrow\Core\Touch\Tally;
     'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'", 'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
     'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
 ])]
+#[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'string[]',
+    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'string[]',
 ])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]',
@@ -79,6 +80,7 @@ final class EvaluationResource
             'longestWaitSeconds' => round($block->longestWaitSeconds),
             'touches' => self::meanTouches($block->touches),
             'segments' => array_map(self::segment(...), $block->segments),
+            'reset' => $block->setUp === null ? null : ['kept' => $block->setUp->kept, 'moved' => $block->setUp->moved(), 'added' => $block->setUp->added(), 'lifted' => $block->setUp->lifted()],
             'how' => $block->how,
             'warnings' => $block->warnings,
         ];

@@ -49,6 +49,7 @@ final readonly class Corridor implements Layout
             places: [new Place($middle, PlaceRole::Worker)],
             balls: [$middle],
             equipment: [Equipment::Wall->value => 2],
+            walls: [new WallLine(new Point(0.0, -1.0), new Point(0.0, 1.0)), new WallLine(new Point($d, -1.0), new Point($d, 1.0))],
         );
     }
 }

@@ -95,6 +95,11 @@ final readonly class Gates implements Layout
         return [new Point(0.0, $this->gateWidth->metres() / 2)];
     }
 
+    public function walls(): array
+    {
+        return [];
+    }
+
     public function equipment(): array
     {
         return [];

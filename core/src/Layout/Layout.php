@@ -43,6 +43,9 @@ interface Layout
     /** @return list<Point> where balls lie when a rep begins */
     public function balls(): array;
 
+    /** @return list<WallLine> */
+    public function walls(): array;
+
     /** @return array<string, int> beside markers and balls: `Equipment` value → count */
     public function equipment(): array;
 }

@@ -22,6 +22,11 @@ trait OneWorkerOneBall
         return [$this->beginning()];
     }
 
+    public function walls(): array
+    {
+        return [];
+    }
+
     public function equipment(): array
     {
         return [];

@@ -19,6 +19,7 @@ final readonly class Sketch
      * @param  list<Place>  $places
      * @param  list<Point>  $balls  where balls lie when a rep begins; at least one unless the drill has no ball
      * @param  array<string, int>  $equipment  beside markers and balls: `Equipment` value → count
+     * @param  list<WallLine>  $walls
      */
     public function __construct(
         public array $markers,
@@ -32,6 +33,7 @@ final readonly class Sketch
         public array $places = [],
         public array $balls = [],
         public array $equipment = [],
+        public array $walls = [],
     ) {
     }
 }

@@ -62,6 +62,11 @@ trait Sketched
         return $this->sketch->balls;
     }
 
+    public function walls(): array
+    {
+        return $this->sketch->walls;
+    }
+
     public function equipment(): array
     {
         return $this->sketch->equipment;

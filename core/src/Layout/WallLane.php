@@ -105,7 +105,12 @@ final readonly class WallLane implements Layout
 
     public function labels(): array
     {
-        return [new Label(new Point(0.0, 0.0), 'wall'), new Label(new Point($this->width->metres(), 0.0), 'wall')];
+        return [new Label(new Point($this->width->metres() / 2, 0.0), 'wall')];
+    }
+
+    public function walls(): array
+    {
+        return [new WallLine(new Point(-0.5, 0.0), new Point($this->width->metres() + 0.5, 0.0))];
     }
 
     public function equipment(): array

@@ -47,10 +47,11 @@ final readonly class WallTurn implements Layout
             Limits::millimetres($d + $t),
             BallPath::through([$player, new Point($w / 2, 0.0), $player, new Point($w / 2, -$d - $t)]),
             dimensions: [new DimensionLine(new Point($w, -$d), new Point($w, 0.0), $wall), new DimensionLine(new Point($w, -$d - $t), new Point($w, -$d), $turnLine)],
-            labels: [new Label(new Point(0.0, 0.0), 'wall'), new Label(new Point($w, 0.0), 'wall')],
+            labels: [new Label(new Point($w / 2, 0.0), 'wall'), new Label($player, 'start')],
             places: [new Place($player, PlaceRole::Worker)],
             balls: [$player],
             equipment: [Equipment::Wall->value => 1],
+            walls: [new WallLine(new Point(-0.5, 0.0), new Point($w + 0.5, 0.0))],
         );
     }
 }

@@ -19,6 +19,7 @@ final readonly class BlockEvaluation
      * @param  list<Segment>  $segments
      * @param  list<string>  $how  how each figure came about, a sentence each
      * @param  list<string>  $warnings
+     * @param  SetUp|null  $setUp  null where nothing is laid out
      */
     public function __construct(
         public string $blockId,
@@ -33,6 +34,7 @@ final readonly class BlockEvaluation
         public array $segments,
         public array $how,
         public array $warnings,
+        public ?SetUp $setUp,
     ) {
     }
 

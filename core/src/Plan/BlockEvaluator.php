@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Plan;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -17,12 +18,15 @@ final class BlockEvaluator
     {
     }
 
-    /** @param  Drill|null  $before the drill whose markers are still on the ground */
-    public function evaluate(Block $block, ?Drill $before): BlockEvaluation
+    /**
+     * @param  Layout|null  $before  what still stands on the ground
+     * @param  int  $stationsBefore  how many of it
+     */
+    public function evaluate(Block $block, ?Layout $before, int $stationsBefore): BlockEvaluation
     {
         return $block->drill === null || $block->dose === null
             ? $this->minutes($block)
-            : $this->drill($block, $block->drill, $block->dose, $before);
+            : $this->drill($block, $block->drill, $block->dose, $before, $stationsBefore);
     }
 
     private function minutes(Block $block): BlockEvaluation
@@ -47,10 +51,11 @@ final class BlockEvaluator
             [new Segment("{$block->id}-1", $block->id, $kind, $seconds, false)],
             [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
             [],
+            null,
         );
     }
 
-    private function drill(Block $block, Drill $drill, Dose $dose, ?Drill $before): BlockEvaluation
+    private function drill(Block $block, Drill $drill, Dose $dose, ?Layout $before, int $stationsBefore): BlockEvaluation
     {
         $rules = $this->context->rules;
         $organisation = $drill->organisation;
@@ -66,11 +71,9 @@ final class BlockEvaluator
             $paces[$player->id] = $tries === null ? $pace : $pace->withTries($tries['made'], $tries['missed']);
         }
 
-        $sameLayout = $before !== null && $before->layout->kind() === $drill->layout->kind() && $before->layout->parameters() === $drill->layout->parameters();
-        $markers = count($drill->layout->markers()) * $inUse;
-        $touched = $sameLayout ? 0 : $markers;
+        $laying = SetUp::of($drill->layout, $inUse, $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
-        $setUp = $touched * $rules->markerSeconds;
+        $setUp = $laying->touched() * $rules->markerSeconds;
         $explain = $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds;
         $changeOver = (count($waves) - 1) * $rules->changeOverSeconds;
 
@@ -93,11 +96,12 @@ final class BlockEvaluator
             $this->touches($drill, $dose, $paces),
             $inUse,
             count($waves),
-            $markers,
+            $laying->markers,
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
             (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
-            self::how($drill, $dose, $pace, $rules, $touched, $sameLayout, $known, $waves, $paces),
-            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($markers, $this->context->markersOwned)],
+            [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
+            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($laying->markers, $this->context->markersOwned)],
+            $laying,
         );
     }
 
@@ -171,10 +175,9 @@ final class BlockEvaluator
      * @param  array<array-key, Pace>  $paces
      * @return list<string>
      */
-    private static function how(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, int $touched, bool $sameLayout, bool $known, array $waves, array $paces): array
+    private static function how(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, bool $known, array $waves, array $paces): array
     {
         $how = [
-            $sameLayout ? 'Set-up: none, the layout stays.' : sprintf('Set-up: %d markers at %g s each.', $touched, $rules->markerSeconds),
             $known
                 ? sprintf('Explaining: %g s, done in the last three sessions.', $rules->explainKnownSeconds)
                 : sprintf('Explaining: %g s, new or not done lately.', $rules->explainNewSeconds),

@@ -28,9 +28,10 @@ final class PlanEvaluator
         $work = DurationEstimate::fixed(0.0);
         $evaluations = [];
         $touches = array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $context->players), Tally::zero());
-        $before = null;
+        $ground = null;
+        $stations = 0;
         foreach ($blocks as $block) {
-            $evaluation = $evaluator->evaluate($block, $before);
+            $evaluation = $evaluator->evaluate($block, $ground, $stations);
             $judged = $judged->plus($evaluation->judged);
             $work = $work->plus($evaluation->work);
             foreach ($evaluation->touches as $player => $tally) {
@@ -38,7 +39,11 @@ final class PlanEvaluator
             }
             $evaluations[] = $evaluation;
             // Water and talk leave the markers where they are; a game takes the ground.
-            $before = $block->drill ?? ($block->kind === BlockKind::Game ? null : $before);
+            if ($block->drill !== null) {
+                [$ground, $stations] = [$block->drill->layout, $evaluation->stations];
+            } elseif ($block->kind === BlockKind::Game) {
+                $ground = null;
+            }
         }
         $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
 

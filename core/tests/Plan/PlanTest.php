@@ -12,6 +12,7 @@ use FleetSparrow\Core\Dose\RaceDose;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Layout\Box;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\ClockRules;
@@ -22,8 +23,10 @@ use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\Segment;
 use FleetSparrow\Core\Plan\SegmentKind;
+use FleetSparrow\Core\Plan\SetUp;
 use FleetSparrow\Core\Plan\Waves;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Touch\FootMark;
@@ -93,6 +96,28 @@ final class PlanTest extends TestCase
 
         self::assertSame(0.0, self::evaluate([$drill, $water, $again], 6)->blocks[2]->partSeconds['setUp']);
         self::assertSame(120.0, self::evaluate([$drill, $game, $again], 6)->blocks[2]->partSeconds['setUp']);
+    }
+
+    public function test_set_up_keeps_what_it_can_of_what_stands_there(): void
+    {
+        $box = fn (float $width): Box => Box::of(Length::ofMetres($width), Length::ofMetres(2.0));
+        // Six boxes of 2 by 2, then four of 3 by 2: each keeps one short side, two markers; 24 on the ground, 16 wanted.
+        $setUp = SetUp::of($box(3.0), 4, $box(2.0), 6);
+
+        self::assertSame([8, 8, 0, 8, 16], [$setUp->kept, $setUp->moved(), $setUp->added(), $setUp->lifted(), $setUp->touched()]);
+        self::assertSame('Set-up: of the markers 8 stay, 8 move, 8 are lifted; 16 touched at 5 s each.', $setUp->sentence(5.0));
+        self::assertSame([0, 16, 16], [SetUp::of($box(3.0), 4, null, 0)->kept, SetUp::of($box(3.0), 4, null, 0)->added(), SetUp::of($box(3.0), 4, null, 0)->touched()]);
+        self::assertSame('Set-up: none, every marker stays.', SetUp::of($box(3.0), 4, $box(3.0), 4)->sentence(5.0));
+    }
+
+    public function test_adapting_what_stands_there_never_costs_more_than_lifting_all_and_laying_all(): void
+    {
+        $this->forAll(Generators::choose(1, 9), Generators::choose(1, 9), Generators::choose(1, 12), Generators::choose(1, 12))->then(function (int $width, int $other, int $stations, int $before): void {
+            $setUp = SetUp::of(Box::of(Length::ofMetres($width), Length::ofMetres(2.0)), $stations, Box::of(Length::ofMetres($other), Length::ofMetres(2.0)), $before);
+            self::assertLessThanOrEqual(4 * ($stations + $before), $setUp->touched());
+            self::assertSame($setUp->touched(), $setUp->moved() + $setUp->added() + $setUp->lifted());
+            self::assertSame($setUp->markers, $setUp->kept + $setUp->moved() + $setUp->added());
+        });
     }
 
     public function test_a_known_drill_is_explained_faster(): void

@@ -41,6 +41,7 @@ export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill
             <h2>
               {worked.stations} {worked.stations === 1 ? 'station' : 'stations'}, {worked.turns} {worked.turns === 1 ? 'turn' : 'turns'}
             </h2>
+            {worked.reset && <p>Markers: {resetWords(worked.reset)}.</p>}
             <p className="quiet">{worked.longestWaitSeconds > 0 ? `Longest wait ${clock(worked.longestWaitSeconds)}.` : 'Nobody waits.'}</p>
             <p>
               A player: <span className="left">left</span> <span className="num left">{worked.touches.left}</span>, <span className="right">right</span>{' '}
@@ -84,4 +85,15 @@ export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill
       )}
     </div>
   );
+}
+
+/** What to do with the markers on the ground: those that stay are said first. */
+function resetWords({ kept, moved, added, lifted }: NonNullable<BlockEvaluation['reset']>): string {
+  const parts = [
+    [kept, 'stay'],
+    [moved, 'move'],
+    [added, 'to lay'],
+    [lifted, 'to lift'],
+  ] as const;
+  return parts.flatMap(([count, words]) => (count > 0 ? [`${count} ${words}`] : [])).join(', ') || 'none';
 }

@@ -665,10 +665,22 @@ export interface components {
             metres: number;
             text: string;
         };
+        DrawnPlace: components["schemas"]["Point"] & {
+            /** @enum {string} */
+            role: "worker" | "server" | "queue" | "keeper" | "caller";
+        };
+        DrawnWall: {
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
+        };
         Drawing: {
             kind: string;
             markers: components["schemas"]["DrawnMarker"][];
             path: components["schemas"]["Point"][];
+            runPath: components["schemas"]["Point"][];
+            places: components["schemas"]["DrawnPlace"][];
+            walls: components["schemas"]["DrawnWall"][];
+            kit: string[];
             pathLength: components["schemas"]["PathLength"] | null;
             dimensions: components["schemas"]["DrawnDimension"][];
             labels: components["schemas"]["DrawnLabel"][];
@@ -740,6 +752,12 @@ export interface components {
             leftTouches: number;
             rightTouches: number;
         };
+        Reset: {
+            kept: number;
+            moved: number;
+            added: number;
+            lifted: number;
+        };
         BlockEvaluation: {
             id: string;
             startSeconds: number;
@@ -751,6 +769,7 @@ export interface components {
             turns: number;
             markers: number;
             longestWaitSeconds: number;
+            reset: components["schemas"]["Reset"] | null;
             touches: components["schemas"]["Touches"];
             segments: components["schemas"]["Segment"][];
             how: string[];

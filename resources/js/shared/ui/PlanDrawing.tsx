@@ -2,8 +2,10 @@ import type { Drawing } from '../api/schemas';
 
 /** A layout as a builder's plan: thin ink, open shapes with their colour written, dimension lines. Metres in, squad's unit on the labels. */
 export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
-  const xs = [...drawing.markers, ...drawing.path, ...drawing.labels].map((point) => point.xMetres);
-  const ys = [...drawing.markers, ...drawing.path, ...drawing.labels].map((point) => point.yMetres);
+  const ends = drawing.walls.flatMap((wall) => [wall.from, wall.to]);
+  const drawn = [...drawing.markers, ...drawing.path, ...drawing.runPath, ...drawing.places, ...drawing.labels, ...ends];
+  const xs = drawn.map((point) => point.xMetres);
+  const ys = drawn.map((point) => point.yMetres);
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   // Long and narrow layouts keep room for their words; the scale is the same both ways.
   const scale = Math.min(430 / Math.max(maxX - minX, 0.5), 250 / Math.max(maxY - minY, 0.5));
@@ -19,7 +21,19 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
       role="img"
       aria-label={`Layout of ${title}: ${drawing.markers.length} markers, ${drawing.dimensions.map((line) => line.text).join(', ')}.`}
     >
-      {drawing.kind === 'wall-lane' && <line x1={x(minX) - 30} x2={x(maxX) + 30} y1={y(0)} y2={y(0)} stroke="var(--ink)" strokeWidth="6" />}
+      {drawing.walls.map(({ from, to }, i) => (
+        <line key={i} x1={x(from.xMetres)} y1={y(from.yMetres)} x2={x(to.xMetres)} y2={y(to.yMetres)} stroke="var(--ink)" strokeWidth="6" />
+      ))}
+      {drawing.runPath.length > 1 && (
+        <polyline
+          points={drawing.runPath.map((point) => `${x(point.xMetres)},${y(point.yMetres) + 5}`).join(' ')}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeLinecap="round"
+          strokeDasharray="0.1 6"
+        />
+      )}
       {drawing.path.length > 1 && (
         <polyline
           points={drawing.path.map((point) => `${x(point.xMetres)},${y(point.yMetres)}`).join(' ')}
@@ -30,6 +44,11 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
         />
       )}
       {drawing.path[0] && <circle cx={x(drawing.path[0].xMetres)} cy={y(drawing.path[0].yMetres)} r="4.5" fill="var(--ink)" />}
+      {drawing.places.slice(1).map(({ xMetres, yMetres, role }, i) => (
+        <text key={i} x={x(xMetres) + 12} y={y(yMetres) + 18} fontSize="13" fill="var(--quiet)">
+          {role}
+        </text>
+      ))}
       {drawing.markers.map((marker, i) => (
         <g key={i} transform={`translate(${x(marker.xMetres)} ${y(marker.yMetres)})`}>
           <Shape shape={marker.shape} />
@@ -39,7 +58,7 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
         </g>
       ))}
       {drawing.labels.map((label, i) => (
-        <text key={i} x={x(label.xMetres)} y={y(label.yMetres) + (drawing.kind === 'wall-lane' ? -12 : 32)} fontSize="14" textAnchor="middle" fill="var(--ink)">
+        <text key={i} x={x(label.xMetres)} y={y(label.yMetres) + (label.text === 'wall' ? -12 : 32)} fontSize="14" textAnchor="middle" fill="var(--ink)">
           {label.text}
         </text>
       ))}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Layout;
+
+/**
+ * From one layout to the next on the same ground: which markers stay, which are moved, laid anew or lifted, so that the fewest
+ * are touched. The next layout may be shifted and turned by quarters; a marker stays when it lies within 5 cm of where one of
+ * its colour is wanted. One marker that stays is taken as the anchor: it stays exactly.
+ *
+ * touched = max(before, after) − kept.
+ */
+final readonly class Reset
+{
+    /** Nobody sees five centimetres on grass; common practice, no source. */
+    public const SLACK_METRES = 0.05;
+
+    /** More cells than any ground is wide, so that row and column fit in one number. */
+    private const ROW_OF_CELLS = 1_000_003;
+
+    /**
+     * @param  list<int>  $kept  indices into the markers before
+     * @param  list<Marker>  $wanted  the next layout where it comes to lie
+     * @param  list<int>  $keptWanted  indices into $wanted that are there already, in the order of $kept
+     */
+    private function __construct(public int $before, public array $wanted, public array $kept, public array $keptWanted)
+    {
+    }
+
+    /**
+     * @param  list<Marker>  $before
+     * @param  list<Marker>  $after
+     */
+    public static function between(array $before, array $after): self
+    {
+        $best = new self(count($before), $after, [], []);
+        $most = min(count($before), count($after));
+        foreach ([0, 1, 2, 3] as $quarters) {
+            if (count($best->kept) === $most) {
+                break;
+            }
+            $turned = array_map(fn (Marker $marker): Marker => self::turned($marker, $quarters), $after);
+            foreach (self::shifts($before, $turned) as [$x, $y, $atMost]) {
+                if ($atMost <= count($best->kept)) {
+                    break;
+                }
+                $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
+                [$kept, $keptWanted] = self::matched($before, $laid);
+                if (count($kept) > count($best->kept)) {
+                    $best = new self(count($before), $laid, $kept, $keptWanted);
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** Markers somebody bends down for. */
+    public function touched(): int
+    {
+        return max($this->before, count($this->wanted)) - count($this->kept);
+    }
+
+    /** Carried from a place where they are no longer wanted to one where they are. */
+    public function moved(): int
+    {
+        return min($this->before, count($this->wanted)) - count($this->kept);
+    }
+
+    public function added(): int
+    {
+        return max(0, count($this->wanted) - $this->before);
+    }
+
+    public function lifted(): int
+    {
+        return max(0, $this->before - count($this->wanted));
+    }
+
+    private static function turned(Marker $marker, int $quarters): Marker
+    {
+        [$x, $y] = [$marker->at->xMetres, $marker->at->yMetres];
+        $at = match ($quarters) {
+            0 => $marker->at,
+            1 => new Point(-$y, $x),
+            2 => new Point(-$x, -$y),
+            default => new Point($y, -$x),
+        };
+
+        return new Marker($at, $marker->colour, $marker->shape);
+    }
+
+    /**
+     * Every shift that brings one wanted marker onto one of its colour, the most promising first. Shifts that keep the same
+     * markers lie within twice the slack of each other, so those in a cell and around it bound what a shift can keep.
+     *
+     * @param  list<Marker>  $before
+     * @param  list<Marker>  $after
+     * @return list<array{float, float, int}> x, y, and the most it can keep
+     */
+    private static function shifts(array $before, array $after): array
+    {
+        $cells = [];
+        $shifts = [];
+        $cell = 2 * self::SLACK_METRES;
+        foreach ($before as $there) {
+            foreach ($after as $wanted) {
+                if ($there->colour === $wanted->colour) {
+                    [$x, $y] = [$there->at->xMetres - $wanted->at->xMetres, $there->at->yMetres - $wanted->at->yMetres];
+                    $key = self::ROW_OF_CELLS * (int) floor($y / $cell) + (int) floor($x / $cell);
+                    $cells[$key] = ($cells[$key] ?? 0) + 1;
+                    $shifts[] = [$x, $y, $key];
+                }
+            }
+        }
+        $bounded = [];
+        foreach ($shifts as [$x, $y, $key]) {
+            $atMost = 0;
+            foreach ([-self::ROW_OF_CELLS, 0, self::ROW_OF_CELLS] as $row) {
+                $atMost += ($cells[$key + $row - 1] ?? 0) + ($cells[$key + $row] ?? 0) + ($cells[$key + $row + 1] ?? 0);
+            }
+            $bounded[] = [$x, $y, $atMost];
+        }
+        usort($bounded, fn (array $a, array $b): int => [$b[2], $a[0], $a[1]] <=> [$a[2], $b[0], $b[1]]);
+
+        return $bounded;
+    }
+
+    /**
+     * The most pairs of a marker there and one wanted within the slack (augmenting paths, Kuhn 1955).
+     *
+     * @param  list<Marker>  $before
+     * @param  list<Marker>  $wanted
+     * @return array{list<int>, list<int>}
+     */
+    private static function matched(array $before, array $wanted): array
+    {
+        $near = [];
+        foreach ($wanted as $w => $want) {
+            foreach ($before as $b => $there) {
+                if ($there->colour === $want->colour && abs($there->at->xMetres - $want->at->xMetres) <= self::SLACK_METRES + 1e-9 && $there->at->distanceMetres($want->at) <= self::SLACK_METRES + 1e-9) {
+                    $near[$w][] = $b;
+                }
+            }
+        }
+        $owner = [];
+        foreach (array_keys($near) as $w) {
+            $seen = [];
+            self::placed($w, $near, $owner, $seen);
+        }
+        ksort($owner);
+
+        return [array_keys($owner), array_values($owner)];
+    }
+
+    /**
+     * @param  array<int, list<int>>  $near  wanted → markers there within the slack
+     * @param  array<int, int>  $owner  marker there → wanted
+     * @param  array<int, true>  $seen
+     */
+    private static function placed(int $wanted, array $near, array &$owner, array &$seen): bool
+    {
+        foreach ($near[$wanted] as $there) {
+            if (! isset($seen[$there])) {
+                $seen[$there] = true;
+                if (! isset($owner[$there]) || self::placed($owner[$there], $near, $owner, $seen)) {
+                    $owner[$there] = $wanted;
+
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+}
