@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What may be imported from where: app → features → shared, kernel stands alone, features never know each other. */
-const features = ['sign-in', 'welcome', 'today', 'plan', 'run', 'squad', 'player', 'settings'];
+const features = ['sign-in', 'welcome', 'today', 'plan', 'run', 'squad', 'player', 'book', 'settings'];
 const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
 
 export default tseslint.config(

@@ -10,6 +10,7 @@ use App\Http\Controllers\EndSignInController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LineMarksController;
 use App\Http\Controllers\MarkBatchController;
+use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PasswordResetController;
 use App\Http\Controllers\PersonController;
@@ -60,6 +61,9 @@ Route::prefix('api/v1')->group(function (): void {
         Route::post('club/people/{person}/reset-link', ResetLinkController::class);
         Route::post('club/invitations', [InvitationController::class, 'store']);
         Route::delete('club/invitations/{invitation}', [InvitationController::class, 'destroy']);
+
+        Route::get('moves', [MoveController::class, 'index']);
+        Route::get('moves/{slug}', [MoveController::class, 'show']);
 
         Route::get('squads/{squad}', [SquadController::class, 'show']);
         Route::get('squads/{squad}/settings', [SquadSettingsController::class, 'show']);

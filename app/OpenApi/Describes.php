@@ -20,7 +20,7 @@ trait Describes
     public function __construct(string $path, string $summary, string $answers = '', string $takes = '', int $status = 200, array $query = [], array $headers = [])
     {
         preg_match_all('/\{(\w+)\}/', $path, $names);
-        $parameters = array_map(fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, required: true, schema: Words::schema(in_array($name, ['token', 'lineKey'], true) ? 'string' : 'int')), $names[1]);
+        $parameters = array_map(fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, required: true, schema: Words::schema(in_array($name, ['token', 'lineKey', 'slug'], true) ? 'string' : 'int')), $names[1]);
         foreach ($query as $name => $word) {
             $parameters[] = new OA\QueryParameter(name: $name, required: true, schema: Words::schema($word));
         }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\DrillVersion;
 use App\Models\Mark;
+use App\Models\MoveVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Queries\RecordQuery;
@@ -35,6 +36,39 @@ final class BookAndDemoTest extends FeatureTestCase
         $version = DrillVersion::query()->create(['slug' => 'old-one', 'family' => 'turning', 'name' => 'Old one', 'content_hash' => str_repeat('a', 64), 'content' => [], 'is_current' => true]);
         Artisan::call('sparrow:book');
         self::assertFalse($version->fresh()?->getAttribute('is_current'));
+    }
+
+    public function test_a_wrong_book_is_refused_whole_with_every_fault_named(): void
+    {
+        $folder = sys_get_temp_dir().'/book-'.bin2hex(random_bytes(6));
+        mkdir("{$folder}/drills", recursive: true);
+        mkdir("{$folder}/moves");
+        $moves = json_decode((string) file_get_contents(base_path('book/moves/ball-mastery.json')), true)['moves'];
+        file_put_contents("{$folder}/moves/a.json", json_encode(['moves' => [$moves[0], ['script' => 'a.sole/stil'] + $moves[1], $moves[0]]]));
+        file_put_contents("{$folder}/moves/b.json", '{"moves": [');
+        $before = MoveVersion::query()->where('is_current', true)->count();
+
+        self::assertSame(1, Artisan::call('sparrow:book', ['--from' => $folder]));
+        $said = Artisan::output();
+        self::assertStringContainsString('moves/a.json, entry 1: Move inside-taps: Column 8:', $said);
+        self::assertStringContainsString('moves/a.json, entry 2: the slug sole-taps stands in moves/a.json already.', $said);
+        self::assertStringContainsString('moves/b.json: Syntax error.', $said);
+        self::assertStringContainsString('"harder" names sole-walk, which is not in the book.', $said);
+        self::assertSame($before, MoveVersion::query()->where('is_current', true)->count());
+        array_map(unlink(...), glob("{$folder}/*/*.json") ?: []);
+    }
+
+    public function test_moves_are_found_by_the_words_of_coaches_and_shown_foot_by_foot(): void
+    {
+        $this->actingAs($this->assistant)->getJson('/api/v1/moves?find=toe%20taps')->assertOk()->assertJsonPath('moves.0.slug', 'sole-taps')->assertJsonPath('moves.0.touchesPerRep', 2);
+        $this->getJson('/api/v1/moves')->assertOk()->assertJsonCount(MoveVersion::query()->where('is_current', true)->count(), 'moves');
+        $this->getJson('/api/v1/moves?find=zzz')->assertExactJson(['moves' => []]);
+        $this->getJson('/api/v1/moves?find='.str_repeat('x', 121))->assertStatus(422)->assertJsonPath('fields.0.path', 'find');
+        $this->getJson('/api/v1/moves/drag-back')->assertOk()
+            ->assertJsonPath('mirror', 'b.sole/back >b180 a.lace/fwd')
+            ->assertJsonPath('stepsLeft.*.words', ['left sole, back', 'half a turn to the left', 'right laces, forward'])
+            ->assertJsonPath('before.*.slug', ['sole-taps', 'sole-pull-walk']);
+        $this->getJson('/api/v1/moves/nothing')->assertNotFound();
     }
 
     public function test_the_demo_is_the_same_every_time_and_tells_its_stories(): void

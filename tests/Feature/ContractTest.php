@@ -64,9 +64,9 @@ final class ContractTest extends FeatureTestCase
         foreach ([
             'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings', 'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
             'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}', 'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
-            'session' => 'sessions/{session}', 'run-pack' => 'sessions/{session}/run',
+            'session' => 'sessions/{session}', 'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
         ] as $name => $uri) {
-            $answers[$name] = ["GET api/v1/{$uri}", $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line]))->assertOk()];
+            $answers[$name] = ["GET api/v1/{$uri}", $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line, '{slug}' => 'drag-back']))->assertOk()];
         }
         $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null]]);
         $answers['evaluation'] = ['POST api/v1/squads/{squad}/preview', $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()];

@@ -28,7 +28,7 @@ final class WallsTest extends FeatureTestCase
     /** Anybody, signed in or not: the link or the password is what opens. */
     private const OPEN = 'open';
 
-    /** Anybody signed in, about themselves. */
+    /** Anybody signed in: about themselves, or the book, which belongs to no club. */
     private const OWN = 'own';
 
     /** Anybody signed in; what is not theirs is refused item by item. */
@@ -56,6 +56,8 @@ final class WallsTest extends FeatureTestCase
         'POST api/v1/club/people/{person}/reset-link' => Ability::Manage,
         'POST api/v1/club/invitations' => Ability::Manage,
         'DELETE api/v1/club/invitations/{invitation}' => Ability::Manage,
+        'GET api/v1/moves' => self::OWN,
+        'GET api/v1/moves/{slug}' => self::OWN,
         'GET api/v1/squads/{squad}' => Ability::View,
         'GET api/v1/squads/{squad}/settings' => Ability::Settings,
         'PUT api/v1/squads/{squad}/settings' => Ability::Settings,
@@ -235,7 +237,7 @@ final class WallsTest extends FeatureTestCase
         [$method, $uri] = explode(' ', $name);
         $path = '/'.strtr($uri, [
             '{squad}' => (string) $this->squad->id, '{player}' => (string) $this->players[0]->id, '{session}' => (string) $this->sessionId, '{signIn}' => (string) $this->signIns[$who],
-            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id, '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing',
+            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id, '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing', '{slug}' => 'sole-taps',
         ]);
         DB::beginTransaction();
         if ($user !== null) {

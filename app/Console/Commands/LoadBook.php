@@ -5,66 +5,100 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\DrillVersion;
+use App\Models\MoveVersion;
 use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Move;
+use FleetSparrow\Core\Drill\MoveDictionary;
 use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Console\Command;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use JsonException;
 
-/** Loads book/drills/*.json: a changed drill becomes a new version, a drill that left the book is retired, nothing is deleted. */
+/** Loads book/: a changed entry becomes a new version, one that left the book is retired, nothing is deleted. All or nothing. */
 class LoadBook extends Command
 {
-    protected $signature = 'sparrow:book';
+    protected $signature = 'sparrow:book {--from= : Another folder than book/}';
 
-    protected $description = 'Load the drill book from its files';
+    protected $description = 'Load the drill book and the move dictionary from their files';
+
+    /** @var list<string> */
+    private array $faults = [];
 
     public function handle(): int
     {
-        $drills = [];
-        $faults = [];
-        foreach (glob(base_path('book/drills/*.json')) ?: [] as $file) {
-            try {
-                $book = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
-            } catch (JsonException $fault) {
-                $faults[] = basename($file).': '.$fault->getMessage();
-
-                continue;
-            }
-            foreach (is_array($book) && is_array($book['drills'] ?? null) ? $book['drills'] : [] as $i => $fields) {
-                try {
-                    $drill = DrillFactory::fromFields(is_array($fields) ? $fields : []);
-                    if (isset($drills[$drill->slug])) {
-                        $faults[] = basename($file).", drill {$i}: the slug {$drill->slug} is used twice.";
-                    }
-                    $drills[$drill->slug] = $fields;
-                } catch (CoreException $fault) {
-                    $faults[] = basename($file).", drill {$i}: ".$fault->getMessage();
-                }
-            }
-        }
-        if ($faults !== [] || $drills === []) {
-            array_map($this->error(...), $faults ?: ['There are no drills in book/drills.']);
+        $this->faults = [];
+        $folder = is_string($this->option('from')) ? $this->option('from') : base_path('book');
+        $drills = $this->read("{$folder}/drills", 'drills', DrillFactory::fromFields(...));
+        $moves = $this->read("{$folder}/moves", 'moves', Move::fromFields(...));
+        $this->faults = [...$this->faults, ...MoveDictionary::faults(array_column($moves, 'built'))];
+        if ($this->faults !== []) {
+            array_map($this->error(...), $this->faults);
 
             return self::FAILURE;
         }
-        $this->keep($drills);
-        $this->info(count($drills).' drills in the book.');
+        DB::transaction(function () use ($drills, $moves): void {
+            $this->keep(DrillVersion::class, array_column($drills, 'fields'));
+            $this->keep(MoveVersion::class, array_column($moves, 'fields'));
+        });
+        $this->info(count($drills).' drills and '.count($moves).' moves in the book.');
 
         return self::SUCCESS;
     }
 
-    /** @param  array<string, array<string, mixed>>  $drills */
-    private function keep(array $drills): void
+    /**
+     * @template T
+     *
+     * @param  callable(array<array-key, mixed>): T  $build
+     * @return list<array{fields: array<string, mixed>, built: T}>
+     */
+    private function read(string $folder, string $what, callable $build): array
     {
-        DB::transaction(function () use ($drills): void {
-            DrillVersion::query()->update(['is_current' => false]);
-            foreach ($drills as $slug => $fields) {
-                $hash = hash('sha256', json_encode($fields, JSON_THROW_ON_ERROR));
-                DrillVersion::query()->updateOrCreate(
-                    ['slug' => $slug, 'content_hash' => $hash],
-                    ['name' => $fields['name'], 'family' => $fields['family'], 'content' => $fields, 'is_current' => true],
-                );
+        $entries = [];
+        $slugs = [];
+        foreach (glob("{$folder}/*.json") ?: [] as $file) {
+            $name = basename(dirname($file)).'/'.basename($file);
+            try {
+                $book = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
+            } catch (JsonException $fault) {
+                $this->faults[] = "{$name}: {$fault->getMessage()}.";
+
+                continue;
             }
-        });
+            foreach (is_array($book) && is_array($book[$what] ?? null) ? $book[$what] : [] as $i => $fields) {
+                try {
+                    /** @var array<string, mixed> $fields */
+                    $fields = is_array($fields) ? $fields : [];
+                    $entries[] = ['fields' => $fields, 'built' => $build($fields)];
+                    $slug = (string) $fields['slug'];
+                    if (isset($slugs[$slug])) {
+                        $this->faults[] = "{$name}, entry {$i}: the slug {$slug} stands in {$slugs[$slug]} already.";
+                    }
+                    $slugs[$slug] ??= $name;
+                } catch (CoreException $fault) {
+                    $this->faults[] = "{$name}, entry {$i}: {$fault->getMessage()}";
+                }
+            }
+        }
+        if ($entries === [] && $this->faults === []) {
+            $this->faults[] = "There are no {$what} in {$folder}.";
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  class-string<Model>  $versions
+     * @param  list<array<string, mixed>>  $entries
+     */
+    private function keep(string $versions, array $entries): void
+    {
+        $versions::query()->update(['is_current' => false]);
+        foreach ($entries as $fields) {
+            $versions::query()->updateOrCreate(
+                ['slug' => $fields['slug'], 'content_hash' => hash('sha256', json_encode($fields, JSON_THROW_ON_ERROR))],
+                ['name' => $fields['name'], 'family' => $fields['family'], 'content' => $fields, 'is_current' => true],
+            );
+        }
     }
 }

@@ -118,7 +118,7 @@ final class DrillResource
      * @param  list<Item>  $items
      * @return list<array{foot: string, surface: string}>
      */
-    private static function contacts(array $items): array
+    public static function contacts(array $items): array
     {
         $contacts = [];
         foreach ($items as $item) {

@@ -84,6 +84,7 @@ function Bar({ me }: { me: Me }) {
       <nav aria-label="Views">
         <NavLink to="/today">Today</NavLink>
         <NavLink to="/plan">Plan</NavLink>
+        <NavLink to="/book">Book</NavLink>
         <NavLink to="/run">Run</NavLink>
         <NavLink to="/squad">Squad</NavLink>
         <NavLink to="/settings">Settings</NavLink>

@@ -3,6 +3,7 @@ import { expect, expectTypeOf, test } from 'vitest';
 import { z, type ZodType } from 'zod';
 import type { components } from './openapi';
 import * as read from './schemas';
+import * as book from './bookSchemas';
 import * as staff from './staffSchemas';
 
 /** Answers of the real server, written by its feature tests, are what the front end parses. */
@@ -24,6 +25,8 @@ const samples: [string, ZodType][] = [
   ['squad-settings', staff.settings],
   ['note', staff.playerNote],
   ['line', staff.lineTries],
+  ['moves', book.moves],
+  ['move', book.move],
 ];
 
 test.each(samples)('the server’s %s can be read', (name, schema) => {
@@ -58,5 +61,6 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['People']>().toExtend<z.infer<typeof staff.people>>();
   expectTypeOf<Described['InvitationOffer']>().toExtend<z.infer<typeof staff.invitationOffer>>();
   expectTypeOf<Described['PlayerNote']>().toExtend<z.infer<typeof staff.playerNote>>();
+  expectTypeOf<Described['Move']>().toExtend<z.infer<typeof book.move>>();
   expectTypeOf<Described['LineTries']>().toExtend<z.infer<typeof staff.lineTries>>();
 });

@@ -159,6 +159,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Moves found by the words people use for them; all of them when nothing is asked. */
+        get: operations["getMoves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/moves/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One move: its script, foot by foot, with cue, faults and neighbours. */
+        get: operations["getMovesSlug"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/me/password": {
         parameters: {
             query?: never;
@@ -902,6 +936,45 @@ export interface components {
             fields: components["schemas"]["FieldFault"][];
             current?: components["schemas"]["Session"];
         };
+        MoveSummary: {
+            slug: string;
+            name: string;
+            family: string;
+            script: string;
+            contacts: components["schemas"]["Contact"][];
+            touchesPerRep: number;
+            words: string[];
+        };
+        MoveRef: {
+            slug: string;
+            name: string;
+        };
+        Step: {
+            /** @enum {string|null} */
+            foot: "L" | "R" | "?" | "-" | null;
+            /** @enum {string} */
+            kind: "contact" | "feint" | "turn" | "event";
+            surface: string | null;
+            way: string | null;
+            /** @enum {string|null} */
+            standing: "L" | "R" | null;
+            words: string;
+            headingDegrees: number;
+            times: string;
+        };
+        Move: components["schemas"]["MoveSummary"] & {
+            mirror: string;
+            cue: string;
+            faults: components["schemas"]["Fault"][];
+            easier: components["schemas"]["MoveRef"][];
+            harder: components["schemas"]["MoveRef"][];
+            before: components["schemas"]["MoveRef"][];
+            stepsRight: components["schemas"]["Step"][];
+            stepsLeft: components["schemas"]["Step"][];
+        };
+        Moves: {
+            moves: components["schemas"]["MoveSummary"][];
+        };
         SquadRole: {
             squadId: number;
             /** @enum {string} */
@@ -1444,6 +1517,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MarkResults"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMoves: {
+        parameters: {
+            query: {
+                find: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Moves found by the words people use for them; all of them when nothing is asked. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Moves"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMovesSlug: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One move: its script, foot by foot, with cue, faults and neighbours. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Move"];
                 };
             };
             /** @description What went wrong, in one sentence. */

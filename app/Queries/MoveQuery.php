@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\MoveVersion;
+use FleetSparrow\Core\Drill\BookSearch;
+use FleetSparrow\Core\Drill\Move;
+use FleetSparrow\Core\Drill\MoveDictionary;
+
+/** The move dictionary as it stands. */
+final class MoveQuery
+{
+    public function dictionary(): MoveDictionary
+    {
+        $versions = MoveVersion::query()->where('is_current', true)->orderBy('id')->get();
+
+        return MoveDictionary::of(array_values($versions->map(fn (MoveVersion $version): Move => $version->move())->all()));
+    }
+
+    /** @return list<Move> best first */
+    public function find(string $asked): array
+    {
+        $dictionary = $this->dictionary();
+
+        return array_map(fn (string $slug): Move => $dictionary->moves[$slug], BookSearch::ofMoves($dictionary->moves)->find($asked));
+    }
+}
