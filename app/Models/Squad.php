@@ -7,8 +7,10 @@ namespace App\Models;
 use App\Models\Concerns\BelongsToClub;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Caution\HeadingProfile;
+use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Shared\Ground;
+use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -25,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Ground $ground
  * @property string $foot_wording "other" or "weaker": what the foot that is not the strong one is called
  * @property HeadingProfile $heading_profile
+ * @property int|null $area_width_mm
+ * @property int|null $area_depth_mm
  * @property int|null $markers_owned null when the squad has not said
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
@@ -47,6 +51,14 @@ class Squad extends Model
             'heading_profile' => HeadingProfile::class,
             'season_starts_on' => 'immutable_date',
         ];
+    }
+
+    /** The corner the squad usually has; null when it has not said. */
+    public function area(): ?Area
+    {
+        return $this->area_width_mm === null || $this->area_depth_mm === null
+            ? null
+            : new Area(Length::ofMetres($this->area_width_mm / 1000), Length::ofMetres($this->area_depth_mm / 1000), $this->length_unit);
     }
 
     /** @return HasMany<Player, $this> */

@@ -44,6 +44,7 @@ final class PlanEvaluationQuery
             $this->history->remember($squad->id, 'known', fn (): array => $this->knownDrills($squad)),
             new ClockRules,
             $squad->markers_owned,
+            $squad->area(),
         ));
     }
 

@@ -100,7 +100,7 @@ final class BlockEvaluator
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
             (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
             [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
-            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($laying->markers, $this->context->markersOwned)],
+            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($laying->markers, $this->context->markersOwned), ...self::shortOfRoom($drill, $inUse, $this->context->area)],
             $laying,
         );
     }
@@ -162,6 +162,18 @@ final class BlockEvaluator
         return $waitSeconds > 60.0 || $waitSeconds > $turnSeconds
             ? [sprintf('Somebody waits %s and works %s. Make it %d stations.', self::clock($waitSeconds), self::clock($turnSeconds), $stations + 1)]
             : [];
+    }
+
+    /** @return list<string> */
+    private static function shortOfRoom(Drill $drill, int $stations, ?Area $area): array
+    {
+        $fit = $area?->stations($drill->layout->footprint());
+
+        return match (true) {
+            $area === null, $fit === null, $stations <= $fit => [],
+            $fit === 0 => [sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words())],
+            default => [sprintf('Of %d stations only %d are sure to fit into %s. Make it %d, or smaller ones.', $stations, $fit, $area->words(), $fit)],
+        };
     }
 
     /** @return list<string> */

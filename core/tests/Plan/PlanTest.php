@@ -13,6 +13,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Layout\Box;
+use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\ClockRules;
@@ -27,6 +28,7 @@ use FleetSparrow\Core\Plan\SetUp;
 use FleetSparrow\Core\Plan\Waves;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Length;
+use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Touch\FootMark;
@@ -118,6 +120,16 @@ final class PlanTest extends TestCase
             self::assertSame($setUp->touched(), $setUp->moved() + $setUp->added() + $setUp->lifted());
             self::assertSame($setUp->markers, $setUp->kept + $setUp->moved() + $setUp->added());
         });
+    }
+
+    public function test_stations_that_do_not_fit_say_how_many_do(): void
+    {
+        $block = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
+        $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), [], new ClockRules, null, new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre)))->blocks[0]->warnings;
+        // Boxes of 2 yd are 1.8288 m; three in a row with a metre between take 7.4864 m, two rows 4.6576 m.
+        self::assertSame([], $warnings(7.4864, 4.6576));
+        self::assertSame(['Of 6 stations only 4 are sure to fit into 7.48 by 4.66 m. Make it 4, or smaller ones.'], $warnings(7.48, 4.6576));
+        self::assertSame(['One station does not fit into 1.8 by 9 m. Make it smaller, or turn it by hand.'], $warnings(1.8, 9.0));
     }
 
     public function test_a_known_drill_is_explained_faster(): void

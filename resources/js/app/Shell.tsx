@@ -87,7 +87,6 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/book">Book</NavLink>
         <NavLink to="/run">Run</NavLink>
         <NavLink to="/squad">Squad</NavLink>
-        <NavLink to="/settings">Settings</NavLink>
       </nav>
       <div className="who">
         {unsent > 0 && <span>{unsent} saved here, not sent yet</span>}
@@ -102,6 +101,7 @@ function Bar({ me }: { me: Me }) {
         ) : (
           <span>{me.squads[0]?.name}</span>
         )}
+        <NavLink to="/settings">Settings</NavLink>
         <button type="button" className="link" onClick={() => setDusk(!isDusk)}>
           {isDusk ? 'Paper' : 'Dusk'}
         </button>

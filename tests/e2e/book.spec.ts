@@ -1,0 +1,33 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible, phone, signIn } from './support';
+
+test('a move is found by what a coach calls it and followed foot by foot', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Book' }).click();
+  await expect(page.getByText(/^\d\d moves$/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel(/Find a move/).fill('toe taps');
+  await expect(page.getByRole('link', { name: 'Sole taps' })).toBeVisible();
+  await page.getByLabel(/Find a move/).fill('unheard of');
+  await expect(page.getByText('Nothing is called “unheard of” here.')).toBeVisible();
+  await page.getByLabel(/Find a move/).fill('drag');
+  await page.getByRole('link', { name: 'Pull back and away with the other foot' }).click();
+  const steps = page.getByRole('list', { name: 'Step by step' }).locator('li');
+  await expect(steps).toHaveText([/right sole, back/, /half a turn to the right/, /left laces, forward/]);
+  await expectAccessible(page);
+  await page.getByLabel('Led by the').selectOption('L');
+  await expect(steps).toHaveText([/left sole, back/, /half a turn to the left/, /right laces, forward/]);
+  // The search is in the address, so going back finds it as it was.
+  await page.goBack();
+  await expect(page.getByLabel(/Find a move/)).toHaveValue('drag');
+});
+
+test('the book fits a phone', async ({ page }) => {
+  await page.setViewportSize({ ...phone, width: 360 });
+  await signIn(page);
+  for (const path of ['/book', '/book/full-spin', '/settings', '/player/1']) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
+  }
+});
