@@ -32,6 +32,22 @@ final class PlanTest extends FeatureTestCase
         self::assertEqualsWithDelta(70.0, $this->preview($apart)->json('meanSeconds') - $this->preview($together)->json('meanSeconds'), 0.01);
     }
 
+    public function test_every_school_of_dose_can_be_planned_kept_and_run(): void
+    {
+        $pattern = ['sets' => 2, 'restSeconds' => 10, 'sides' => 'each'];
+        $doses = [
+            ['kind' => 'lengths', 'lengths' => 4, 'andBack' => 1] + $pattern, ['kind' => 'collective', 'total' => 100, 'onlyGood' => 0] + $pattern, ['kind' => 'streak', 'goal' => 50] + $pattern,
+            ['kind' => 'tries', 'balls' => 5, 'untilHit' => 1] + $pattern, ['kind' => 'free', 'minutes' => 3, 'sides' => 'both'],
+        ];
+        $blocks = array_map(fn (array $dose): array => $this->drillBlock('zigzag-in-out', ['id' => $dose['kind'], 'dose' => $dose]), $doses);
+        $this->preview($blocks)->assertOk();
+        $id = $this->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan($blocks))->assertCreated()->assertJsonPath('blocks.0.dose.andBack', 1)->assertJsonPath('blocks.4.dose.kind', 'free')->json('id');
+        $lines = $this->getJson("/api/v1/sessions/{$id}/run")->assertOk()->json('lines');
+        self::assertContains('in 4 lengths there and back, 4 yd apart', array_column($lines, 'window'));
+        self::assertContains('at most 50, 4 yd apart', array_column($lines, 'window'));
+        $this->preview([$this->drillBlock('zigzag-in-out', ['dose' => ['kind' => 'streak', 'goal' => 0] + $pattern])])->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'blocks.0.dose.goal', 'message' => 'The goal must be between 1 and 1000.']);
+    }
+
     public function test_preview_runs_a_fixed_number_of_queries(): void
     {
         $blocks = array_map(fn (int $i): array => ['id' => "b{$i}"] + $this->drillBlock(['sole-taps', 'far-foot-open', 'zigzag-in-out'][$i % 3]), range(0, 11));

@@ -24,7 +24,10 @@ use FleetSparrow\Core\Touch\Group;
 use FleetSparrow\Core\Touch\Item;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
-#[Shape('Dose', ['kind' => "'timed'|'reps'|'quota'|'race'", 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'sets?' => 'int', 'restSeconds' => 'number', 'sides' => 'string'])]
+#[Shape('Dose', [
+    'kind' => "'timed'|'reps'|'lengths'|'quota'|'collective'|'streak'|'race'|'tries'|'free'", 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int', 'total?' => 'int',
+    'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int', 'restSeconds?' => 'number', 'sides' => 'string',
+])]
 #[Shape('Point', ['xMetres' => 'number', 'yMetres' => 'number'])]
 #[Shape('DrawnMarker', ['shape' => "'triangle'|'square'|'ring'", 'colour' => 'string'], extends: 'Point')]
 #[Shape('DrawnLabel', ['text' => 'string'], extends: 'Point')]

@@ -71,6 +71,10 @@ final class LineResource
             'timed' => sprintf('in %g s', is_numeric($window['workSeconds'] ?? null) ? $window['workSeconds'] : 0),
             'quota' => sprintf('for %d good ones', is_numeric($window['good'] ?? null) ? $window['good'] : 0),
             'race' => ($window['reps'] ?? 1) === 1 ? 'once through' : sprintf('%d times through', is_numeric($window['reps'] ?? null) ? $window['reps'] : 0),
+            'lengths' => sprintf('in %d lengths%s', is_numeric($window['lengths'] ?? null) ? $window['lengths'] : 0, ($window['andBack'] ?? 0) === 1 ? ' there and back' : ''),
+            'collective' => sprintf('to %d', is_numeric($window['total'] ?? null) ? $window['total'] : 0),
+            'streak' => sprintf('at most %d', is_numeric($window['goal'] ?? null) ? $window['goal'] : 0),
+            'tries' => ($window['untilHit'] ?? 0) === 1 ? sprintf('in at most %d', is_numeric($window['balls'] ?? null) ? $window['balls'] : 0) : sprintf('of %d', is_numeric($window['balls'] ?? null) ? $window['balls'] : 0),
             'reps' => sprintf('in %d reps', is_numeric($window['reps'] ?? null) ? $window['reps'] : 0),
             default => '',
         }.$level.$spacing;

@@ -21,7 +21,36 @@ final class DoseFactory
             'reps' => RepsDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
             'quota' => QuotaDose::of(self::whole($fields, 'good'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
             'race' => RaceDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
-            default => throw InvalidDose::because('dose.kind', 'The dose must be timed, reps, quota or race.'),
+            'lengths' => LengthsDose::of(self::whole($fields, 'lengths'), self::yes($fields, 'andBack'), self::pattern($fields)),
+            'collective' => CollectiveDose::of(self::whole($fields, 'total'), self::yes($fields, 'onlyGood'), self::pattern($fields)),
+            'streak' => StreakDose::of(self::whole($fields, 'goal'), self::pattern($fields)),
+            'tries' => TriesDose::of(self::whole($fields, 'balls'), self::yes($fields, 'untilHit'), self::pattern($fields)),
+            'free' => FreeDose::of(self::minutes($fields), self::sides($fields)),
+            default => throw InvalidDose::because('dose.kind', 'The dose must be timed, reps, lengths, quota, collective, streak, race, tries or free.'),
+        };
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function pattern(array $fields): SetsAndRest
+    {
+        return SetsAndRest::of(self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields));
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function minutes(array $fields): float
+    {
+        $value = $fields['minutes'] ?? null;
+
+        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::because('dose.minutes', 'This must be a number of minutes.');
+    }
+
+    /** @param  array<array-key, mixed>  $fields */
+    private static function yes(array $fields, string $name): bool
+    {
+        return match ($fields[$name] ?? null) {
+            1, true => true,
+            0, false => false,
+            default => throw InvalidDose::because("dose.{$name}", 'Say yes or no.'),
         };
     }
 

@@ -13,12 +13,19 @@ enum MarkKind: string
     case RunningTotal = 'running-total';
     case TriesForQuota = 'tries-for-quota';
     case TouchesOnPath = 'touches-on-path';
+    case HitsOfAttempts = 'hits-of-attempts';
+    case TriesToFirstHit = 'tries-to-first-hit';
+    case ChainSteps = 'chain-steps';
+    case FarthestDistance = 'farthest-distance';
+    case SecondsHeld = 'seconds-held';
+    case RungReached = 'rung-reached';
+    case ProtocolScore = 'protocol-score';
 
     public function better(): Better
     {
         return match ($this) {
-            self::CountInTime, self::LongestRun, self::RunningTotal => Better::Higher,
-            self::TimeForWork, self::TriesForQuota, self::TouchesOnPath => Better::Lower,
+            self::TimeForWork, self::TriesForQuota, self::TouchesOnPath, self::TriesToFirstHit, self::ProtocolScore => Better::Lower,
+            default => Better::Higher,
         };
     }
 
@@ -32,20 +39,30 @@ enum MarkKind: string
             self::RunningTotal => 'in all',
             self::TriesForQuota => 'tries',
             self::TouchesOnPath => 'touches',
+            self::HitsOfAttempts => 'hits',
+            self::TriesToFirstHit => 'balls to the first hit',
+            self::ChainSteps => 'steps of the chain',
+            self::FarthestDistance => 'm',
+            self::SecondsHeld => 's held',
+            self::RungReached => 'rung',
+            self::ProtocolScore => 'points',
         };
     }
 
-    /** The smallest difference the number can show: tenths of a second for times, else one. */
+    /** The smallest difference the number can show: tenths for times, distances and points, else one. */
     public function step(): float
     {
-        return $this === self::TimeForWork ? 0.1 : 1.0;
+        return match ($this) {
+            self::TimeForWork, self::SecondsHeld, self::ProtocolScore, self::FarthestDistance => 0.1,
+            default => 1.0,
+        };
     }
 
     public function least(): float
     {
         return match ($this) {
             self::TimeForWork => 0.1,
-            self::TriesForQuota, self::TouchesOnPath => 1.0,
+            self::TriesForQuota, self::TouchesOnPath, self::TriesToFirstHit => 1.0,
             default => 0.0,
         };
     }
@@ -54,9 +71,11 @@ enum MarkKind: string
     public function most(): float
     {
         return match ($this) {
-            self::CountInTime, self::TriesForQuota, self::TouchesOnPath => 999.0,
-            self::TimeForWork => 3600.0,
+            self::TimeForWork, self::SecondsHeld => 3600.0,
+            self::FarthestDistance => 120.0,
+            self::HitsOfAttempts, self::TriesToFirstHit, self::ChainSteps, self::RungReached => 99.0,
             self::LongestRun, self::RunningTotal => 9999.0,
+            default => 999.0,
         };
     }
 }

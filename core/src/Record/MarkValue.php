@@ -36,6 +36,13 @@ final readonly class MarkValue
             MarkKind::TimeForWork => 'Seconds',
             MarkKind::TriesForQuota => 'Tries',
             MarkKind::TouchesOnPath => 'Touches',
+            MarkKind::HitsOfAttempts => 'Hits',
+            MarkKind::TriesToFirstHit => 'Balls',
+            MarkKind::ChainSteps => 'Steps',
+            MarkKind::FarthestDistance => 'Metres',
+            MarkKind::SecondsHeld => 'Seconds',
+            MarkKind::RungReached => 'The rung',
+            MarkKind::ProtocolScore => 'Points',
             default => 'The count',
         };
     }

@@ -55,7 +55,16 @@ final readonly class Target
             return new self($from, "{$words}, which cannot be bettered");
         }
 
-        return new self($next, sprintf('%s %s, %s', $words, self::number($from), $step > 0 ? 'and one' : ($step === -1.0 ? 'less one' : 'less 0.1 s')));
+        return new self($next, sprintf('%s %s, %s', $words, self::number($from), self::stepWords($kind, $step)));
+    }
+
+    private static function stepWords(MarkKind $kind, float $step): string
+    {
+        return match (true) {
+            $step === 1.0 => 'and one',
+            $step === -1.0 => 'less one',
+            default => ($step > 0 ? 'and 0.1' : 'less 0.1').($kind === MarkKind::TimeForWork ? ' s' : ''),
+        };
     }
 
     private static function number(float $value): string

@@ -72,6 +72,8 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
   );
 }
 
+const setWords: Partial<Record<Dose['kind'], string>> = { race: 'Goes', streak: 'Tries', tries: 'Goes' };
+
 type Tempo = NonNullable<PlanBlock['tempo']>;
 
 interface DoseFieldsProps {
@@ -93,6 +95,18 @@ function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps
       onNumber={(next) => next !== null && onChange({ ...dose, [field]: next })}
     />
   );
+  const yes = (label: string, field: string, value: number, [no, yesWords]: [string, string]) => (
+    <Choice
+      label={label}
+      value={String(value)}
+      options={[
+        ['0', no],
+        ['1', yesWords],
+      ]}
+      fault={faultAt(`dose.${field}`)}
+      onValue={(next) => onChange({ ...dose, [field]: Number(next) })}
+    />
+  );
   return (
     <>
       <Choice
@@ -101,8 +115,13 @@ function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps
         options={[
           ['timed', 'by the clock'],
           ['reps', 'a number of reps'],
+          ['lengths', 'lengths of the layout'],
           ['quota', 'good ones only'],
+          ['collective', 'a running total'],
+          ['streak', 'best run without a drop'],
           ['race', 'against the watch'],
+          ['tries', 'tries at a target'],
+          ['free', 'free time'],
         ]}
         onValue={(kind) => onChange(doseOfKind(kind, dose.sides))}
       />
@@ -125,10 +144,18 @@ function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps
       />
       {dose.kind === 'timed' && number('Work, s', 'workSeconds', dose.workSeconds)}
       {dose.kind === 'reps' && number('Reps', 'reps', dose.reps)}
+      {dose.kind === 'lengths' && number('Lengths', 'lengths', dose.lengths)}
+      {dose.kind === 'lengths' && yes('Each length', 'andBack', dose.andBack, ['one way', 'there and back'])}
       {dose.kind === 'quota' && number('Good ones', 'good', dose.good)}
+      {dose.kind === 'collective' && number('In all', 'total', dose.total)}
+      {dose.kind === 'collective' && yes('What counts', 'onlyGood', dose.onlyGood, ['every one', 'good ones only'])}
+      {dose.kind === 'streak' && number('Up to', 'goal', dose.goal)}
       {dose.kind === 'race' && number('Times', 'reps', dose.reps)}
-      {dose.kind !== 'quota' && number(dose.kind === 'race' ? 'Goes' : 'Sets', 'sets', dose.sets)}
-      {number('Rest, s', 'restSeconds', dose.restSeconds)}
+      {dose.kind === 'tries' && number('Balls', 'balls', dose.balls)}
+      {dose.kind === 'tries' && yes('A go ends', 'untilHit', dose.untilHit, ['with the last ball', 'with the first hit'])}
+      {dose.kind === 'free' && number('Minutes', 'minutes', dose.minutes)}
+      {dose.kind !== 'quota' && dose.kind !== 'free' && number(setWords[dose.kind] ?? 'Sets', 'sets', dose.sets)}
+      {dose.kind !== 'free' && number('Rest, s', 'restSeconds', dose.restSeconds)}
     </>
   );
 }

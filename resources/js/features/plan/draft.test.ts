@@ -55,3 +55,21 @@ describe('what was typed and not kept', () => {
     expect(unkept(session)).toBeUndefined();
   });
 });
+
+test('every school of dose is said as a coach would', () => {
+  const pattern = { sets: 2, restSeconds: 20, sides: 'each' };
+  expect(doseWords({ kind: 'lengths', lengths: 4, andBack: 1, ...pattern })).toBe('2 × 4 lengths there and back each foot, 20 s rest');
+  expect(doseWords({ kind: 'collective', total: 100, onlyGood: 0, ...pattern })).toBe('100 in all each foot, a drop goes on');
+  expect(doseWords({ kind: 'streak', goal: 50, ...pattern })).toBe('best run of 2 tries each foot, up to 50');
+  expect(doseWords({ kind: 'tries', balls: 5, untilHit: 1, ...pattern })).toBe('2 × until the first hit, at most 5, each foot');
+  expect(doseWords({ kind: 'tries', balls: 6, untilHit: 0, ...pattern })).toBe('2 × 6 balls at the target, each foot');
+  expect(doseWords({ kind: 'free', minutes: 3, sides: 'both' })).toBe('3 min free, either foot');
+  expect(doseWords({ kind: 'timed', workSeconds: 30, ...pattern, sides: 'weaker' }, 'weaker')).toBe('2 × 30 s weaker foot, 20 s rest');
+});
+
+test.each(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free'])(
+  'choosing %s gives a dose of that school on the same feet',
+  (kind) => {
+    expect(doseOfKind(kind, 'left')).toMatchObject({ kind, sides: 'left' });
+  },
+);

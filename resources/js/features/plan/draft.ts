@@ -54,6 +54,11 @@ export const changed = (blocks: PlanBlock[], id: string, change: Partial<PlanBlo
 export function doseOfKind(kind: string, sides: string): Dose {
   if (kind === 'reps') return { kind, reps: 10, sets: 2, restSeconds: 20, sides };
   if (kind === 'quota') return { kind, good: 10, restSeconds: 15, sides };
+  if (kind === 'lengths') return { kind, lengths: 4, andBack: 1, sets: 2, restSeconds: 20, sides };
+  if (kind === 'collective') return { kind, total: 100, onlyGood: 0, sets: 1, restSeconds: 0, sides };
+  if (kind === 'streak') return { kind, goal: 50, sets: 3, restSeconds: 10, sides };
+  if (kind === 'tries') return { kind, balls: 5, untilHit: 1, sets: 2, restSeconds: 20, sides };
+  if (kind === 'free') return { kind, minutes: 3, sides };
   if (kind === 'race') return { kind, reps: 1, sets: 3, restSeconds: 25, sides };
   return { kind: 'timed', workSeconds: 30, sets: 2, restSeconds: 20, sides };
 }
@@ -78,6 +83,18 @@ export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
       return `${dose.sets} × ${dose.reps} ${feet}, ${dose.restSeconds} s rest`;
     case 'quota':
       return `${dose.good} good ones ${feet}, poor ones again`;
+    case 'lengths':
+      return `${dose.sets} × ${dose.lengths} lengths ${dose.andBack === 1 ? 'there and back' : 'one way'} ${feet}, ${dose.restSeconds} s rest`;
+    case 'collective':
+      return `${dose.total} in all ${feet}, ${dose.onlyGood === 1 ? 'good ones only' : 'a drop goes on'}`;
+    case 'streak':
+      return `best run of ${dose.sets} tries ${feet}, up to ${dose.goal}`;
+    case 'tries':
+      return dose.untilHit === 1
+        ? `${dose.sets} × until the first hit, at most ${dose.balls}, ${feet}`
+        : `${dose.sets} × ${dose.balls} balls at the target, ${feet}`;
+    case 'free':
+      return `${dose.minutes} min free, ${feet}`;
     case 'race':
       return `${dose.sets} goes against the watch, ${feet}`;
   }

@@ -670,12 +670,20 @@ export interface components {
         };
         Dose: {
             /** @enum {string} */
-            kind: "timed" | "reps" | "quota" | "race";
+            kind: "timed" | "reps" | "lengths" | "quota" | "collective" | "streak" | "race" | "tries" | "free";
             workSeconds?: number;
             reps?: number;
             good?: number;
+            lengths?: number;
+            andBack?: number;
+            total?: number;
+            onlyGood?: number;
+            goal?: number;
+            balls?: number;
+            untilHit?: number;
+            minutes?: number;
             sets?: number;
-            restSeconds: number;
+            restSeconds?: number;
             sides: string;
         };
         Point: {

@@ -33,6 +33,25 @@ export const dose = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('timed'), workSeconds: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
   z.object({ kind: z.literal('reps'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
   z.object({ kind: z.literal('quota'), good: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({
+    kind: z.literal('lengths'),
+    lengths: z.number(),
+    andBack: z.number(),
+    sets: z.number(),
+    restSeconds: z.number(),
+    sides: z.string(),
+  }),
+  z.object({
+    kind: z.literal('collective'),
+    total: z.number(),
+    onlyGood: z.number(),
+    sets: z.number(),
+    restSeconds: z.number(),
+    sides: z.string(),
+  }),
+  z.object({ kind: z.literal('streak'), goal: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('tries'), balls: z.number(), untilHit: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('free'), minutes: z.number(), sides: z.string() }),
   z.object({ kind: z.literal('race'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
 ]);
 

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Statistics\SlowestWorker;
+
+/**
+ * A running total for each player; a drop does not set it back. With drop chance h a rep and r seconds to fetch: where a
+ * dropped rep counts, N·s + drops·r with mean N·h and variance N·h·(1 − h); where only good ones count, drops are negative
+ * binomial (N, 1 − h) and cost s + r each. The working part ends with the slowest worker.
+ */
+final readonly class CollectiveDose implements Dose
+{
+    use InSets;
+
+    private function __construct(private int $total, private bool $onlyGood, private SetsAndRest $pattern)
+    {
+    }
+
+    /** @throws InvalidDose If the total is outside 5 to 2,000. */
+    public static function of(int $total, bool $onlyGood, SetsAndRest $pattern): self
+    {
+        return new self(DoseLimits::whole('total', 'The total', $total, 5, 2000), $onlyGood, $pattern);
+    }
+
+    public function kind(): string
+    {
+        return 'collective';
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'collective', 'total' => $this->total, 'onlyGood' => $this->onlyGood ? 1 : 0];
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $slowest = $workers[0];
+        foreach ($workers as $pace) {
+            $slowest = $pace->secondsPerRep > $slowest->secondsPerRep ? $pace : $slowest;
+        }
+        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
+        $work = DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->total * $slowest->secondsPerRep);
+
+        return $this->pattern->around($work->plus($this->drops($slowest)));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        $drop = self::dropChance($pace);
+
+        return $this->pattern->sets * ($this->onlyGood ? $this->total / (1.0 - $drop) : (float) $this->total);
+    }
+
+    private function drops(Pace $pace): DurationEstimate
+    {
+        $drop = self::dropChance($pace);
+        $variance = $this->total * $drop * (1.0 - $drop);
+        $counted = DurationEstimate::ofMoments($this->total * $drop, $variance, $variance * (1.0 - 2.0 * $drop));
+        if (! $this->onlyGood) {
+            return $counted->scaled($pace->fetchSeconds);
+        }
+        $good = 1.0 - $drop;
+        $again = DurationEstimate::ofMoments($this->total * $drop / $good, $this->total * $drop / $good ** 2, $this->total * $drop * (1.0 + $drop) / $good ** 3);
+
+        return $again->scaled($pace->secondsPerRep + $pace->fetchSeconds);
+    }
+
+    /** The mean of what is known of the player: never nought, never one. */
+    private static function dropChance(Pace $pace): float
+    {
+        return min(0.95, $pace->beta() / ($pace->alpha() + $pace->beta()));
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/** Minutes and no count: explore. */
+final readonly class FreeDose implements Dose
+{
+    private function __construct(private float $minutes, private DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If the minutes are outside a half to 30. */
+    public static function of(float $minutes, DoseSides $sides): self
+    {
+        if (! ($minutes >= 0.5 && $minutes <= 30.0)) {
+            throw InvalidDose::because('dose.minutes', 'Minutes must be between 0.5 and 30.');
+        }
+
+        return new self($minutes, $sides);
+    }
+
+    public function kind(): string
+    {
+        return 'free';
+    }
+
+    public function sides(): DoseSides
+    {
+        return $this->sides;
+    }
+
+    public function sets(): int
+    {
+        return 1;
+    }
+
+    public function restSeconds(): float
+    {
+        return 0.0;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'free', 'minutes' => $this->minutes, 'sides' => $this->sides->value];
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'free'];
+    }
+
+    public function clockedSetSeconds(): float
+    {
+        return $this->minutes * 60.0;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        return DurationEstimate::fixed($this->minutes * 60.0 * $this->sides->count());
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return $this->minutes * 60.0 / $pace->secondsPerRep;
+    }
+}

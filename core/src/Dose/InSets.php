@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+/** A dose done in sets with rest between, ended by the work and not by the clock. */
+trait InSets
+{
+    public function sides(): DoseSides
+    {
+        return $this->pattern->sides;
+    }
+
+    public function sets(): int
+    {
+        return $this->pattern->sets;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->pattern->restSeconds;
+    }
+
+    public function clockedSetSeconds(): ?float
+    {
+        return null;
+    }
+
+    public function fields(): array
+    {
+        return $this->window() + $this->pattern->fields();
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/** Sets on sides with rest between: rests lie between sets and none trails. */
+final readonly class SetsAndRest
+{
+    private function __construct(public int $sets, public float $restSeconds, public DoseSides $sides)
+    {
+    }
+
+    /** @throws InvalidDose If sets are outside 1 to 20, or rest outside 0 to 600 s. */
+    public static function of(int $sets, float $restSeconds, DoseSides $sides): self
+    {
+        return new self(
+            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            $sides,
+        );
+    }
+
+    /** So many sets of a time each, and the rests between. */
+    public function around(DurationEstimate $set): DurationEstimate
+    {
+        $all = $this->sides->count() * $this->sets;
+
+        return $set->repeated($all)->plus(DurationEstimate::fixed(($all - 1) * $this->restSeconds));
+    }
+
+    /** @return array{sets: int, restSeconds: float, sides: string} */
+    public function fields(): array
+    {
+        return ['sets' => $this->sets, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+    }
+}

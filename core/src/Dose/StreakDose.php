@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Statistics\SlowestWorker;
+
+/**
+ * The best run without a drop in so many tries. A try lasts until the drop or the goal: with chance q of a good rep the run is
+ * geometric, cut off at the goal, E = q(1 − q^M) ÷ (1 − q). The tries of a side are one piece of work whose spread is that of
+ * the runs; it ends with the slowest worker.
+ */
+final readonly class StreakDose implements Dose
+{
+    use InSets;
+
+    private function __construct(private int $goal, private SetsAndRest $pattern)
+    {
+    }
+
+    /**
+     * @param  int  $goal  a run that long ends the try
+     *
+     * @throws InvalidDose If the goal is outside 1 to 1,000.
+     */
+    public static function of(int $goal, SetsAndRest $pattern): self
+    {
+        return new self(DoseLimits::whole('goal', 'The goal', $goal, 1, 1000), $pattern);
+    }
+
+    public function kind(): string
+    {
+        return 'streak';
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'streak', 'goal' => $this->goal];
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        [$slowestMean, $slowestVariation] = [0.0, 0.0];
+        foreach ($workers as $pace) {
+            [$run, $variance] = $this->run($pace);
+            $seconds = $run * $pace->secondsPerRep + $pace->fetchSeconds;
+            if ($seconds > $slowestMean) {
+                $slowestMean = $seconds;
+                $slowestVariation = sqrt($variance) * $pace->secondsPerRep / $seconds;
+            }
+        }
+        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)));
+
+        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($slowestMean));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return $this->pattern->sets * $this->run($pace)[0];
+    }
+
+    /** @return array{float, float} mean and variance of the reps of one try */
+    private function run(Pace $pace): array
+    {
+        $good = min(0.999, $pace->alpha() / ($pace->alpha() + $pace->beta()));
+        [$mean, $square, $reached] = [0.0, 0.0, 1.0];
+        for ($rep = 1; $rep <= $this->goal && $reached > 1e-12; $rep++) {
+            // E[X] = Σ P(X ≥ j), E[X²] = Σ (2j − 1)·P(X ≥ j).
+            $reached *= $good;
+            $mean += $reached;
+            $square += (2 * $rep - 1) * $reached;
+        }
+
+        return [$mean, max(0.0, $square - $mean ** 2)];
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Dose;
+
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/**
+ * Goes at a target: until the first hit, at most n ("not in n" is a result), or all n balls for the hits among them. Balls are
+ * fetched together when the go is over. Until the first hit P(slowest of w ≤ k) = (1 − q^k)^w.
+ */
+final readonly class TriesDose implements Dose
+{
+    use InSets;
+
+    private function __construct(private int $balls, private bool $untilHit, private SetsAndRest $pattern)
+    {
+    }
+
+    /** @throws InvalidDose If balls are outside 1 to 50. */
+    public static function of(int $balls, bool $untilHit, SetsAndRest $pattern): self
+    {
+        return new self(DoseLimits::whole('balls', 'Balls', $balls, 1, 50), $untilHit, $pattern);
+    }
+
+    public function kind(): string
+    {
+        return 'tries';
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
+        $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
+        [$mean, $variance, $third] = $this->slowest($workers);
+
+        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds)->plus(DurationEstimate::judged($fetch, Pace::COEFFICIENT_OF_VARIATION)));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return $this->pattern->sets * $this->slowest([$pace])[0];
+    }
+
+    /**
+     * @param  non-empty-list<Pace>  $workers
+     * @return array{float, float, float} mean, variance and third central moment of the balls of the slowest
+     */
+    private function slowest(array $workers): array
+    {
+        if (! $this->untilHit) {
+            return [(float) $this->balls, 0.0, 0.0];
+        }
+        $before = 0.0;
+        $shares = [];
+        for ($k = 1; $k <= $this->balls; $k++) {
+            $all = 1.0;
+            foreach ($workers as $pace) {
+                $all *= $k === $this->balls ? 1.0 : 1.0 - ($pace->beta() / ($pace->alpha() + $pace->beta())) ** $k;
+            }
+            $shares[$k] = $all - $before;
+            $before = $all;
+        }
+        $mean = 0.0;
+        foreach ($shares as $k => $share) {
+            $mean += $k * $share;
+        }
+        [$variance, $third] = [0.0, 0.0];
+        foreach ($shares as $k => $share) {
+            $variance += $share * ($k - $mean) ** 2;
+            $third += $share * ($k - $mean) ** 3;
+        }
+
+        return [$mean, $variance, $third];
+    }
+}
