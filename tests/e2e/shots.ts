@@ -35,6 +35,16 @@ test('records and people', async ({ page }) => {
   await page.screenshot(shot('people'));
 });
 
+test('book', async ({ page }) => {
+  await signIn(page, coach);
+  await page.goto('/book');
+  await expect(page.getByRole('link', { name: 'Sole taps' })).toBeVisible();
+  await page.screenshot(shot('book'));
+  await page.goto('/book/full-spin');
+  await expect(page.getByRole('list', { name: 'Step by step' })).toBeVisible();
+  await page.screenshot(shot('move'));
+});
+
 test('pitch', async ({ page }) => {
   await page.setViewportSize(phone);
   await signIn(page, coach);

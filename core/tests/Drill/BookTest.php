@@ -6,20 +6,50 @@ namespace FleetSparrow\Core\Tests\Drill;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Tests\Drills;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 final class BookTest extends TestCase
 {
-    public function test_the_book_holds_at_least_fourteen_drills_across_six_families(): void
+    public function test_the_book_holds_ninety_drills_over_every_family_layout_and_school_of_dose(): void
     {
-        $families = array_count_values(array_map(fn (Drill $drill): string => $drill->family->value, self::book()));
+        $drills = self::book();
+        $of = fn (callable $what): array => array_values(array_unique(array_map($what, $drills)));
 
-        self::assertGreaterThanOrEqual(14, array_sum($families));
-        foreach (['dribbling', 'turning', 'passing', 'first-touch', 'juggling', 'ball-mastery'] as $family) {
-            self::assertArrayHasKey($family, $families);
+        self::assertGreaterThanOrEqual(90, count($drills));
+        self::assertEqualsCanonicalizing(array_column(Family::cases(), 'value'), $of(fn (Drill $drill): string => $drill->family->value));
+        self::assertEqualsCanonicalizing(LayoutFactory::KINDS, $of(fn (Drill $drill): string => $drill->layout->kind()));
+        self::assertEqualsCanonicalizing(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free'], $of(fn (Drill $drill): string => $drill->dose->kind()));
+    }
+
+    public function test_no_two_drills_are_the_same_task(): void
+    {
+        $tasks = [];
+        foreach (self::book() as $drill) {
+            $key = $drill->recordLine($drill->dose, Side::Right)?->value;
+            if ($key !== null) {
+                self::assertArrayNotHasKey($key, $tasks, "{$drill->slug} is the task of ".($tasks[$key] ?? ''));
+                $tasks[$key] = $drill->slug;
+            }
+        }
+    }
+
+    public function test_what_can_hurt_carries_its_caution(): void
+    {
+        foreach (self::book() as $drill) {
+            $cautions = implode(' ', $drill->cautions);
+            if ($drill->organisation->service === Service::Wall) {
+                self::assertStringContainsStringIgnoringCase('wall', $cautions, $drill->slug);
+            }
+            if (str_contains($drill->script->text(), '!shot')) {
+                self::assertMatchesRegularExpression('/ball and goal|wall|behind/i', $cautions, $drill->slug);
+            }
         }
     }
 
