@@ -75,3 +75,50 @@ test('erasing asks for the name and then really erases', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Slipway Under-12' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Emeka' })).toHaveCount(0);
 });
+
+test('twelve phones at once: every number counts, and each once', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/player/3');
+  await page
+    .getByRole('link', { name: /Every try/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'What counts' })).toBeVisible();
+  const [, playerId = '', lineKey = ''] = /player\/(\d+)\/line\/(\w+)/.exec(page.url()) ?? [];
+  const path = `/api/v1/players/${playerId}/lines/${lineKey}`;
+  // Each a request of its own, all on their way together; every one is sent twice.
+  const { statuses, tries } = await page.evaluate(
+    async ({ path, playerId, lineKey }) => {
+      interface Answer {
+        tries: { sessionId: number; tryNumber: number; marks: unknown[] }[];
+        results: { status: string }[];
+      }
+      const read = async (response: Response) => (await response.json()) as Answer;
+      const token = decodeURIComponent(/XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '');
+      const { sessionId } = (await read(await fetch(path))).tries[0] ?? { sessionId: 0 };
+      const send = (uuid: string, tryNumber: number) =>
+        fetch('/api/v1/marks', {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+          body: JSON.stringify({
+            marks: [{ uuid, playerId: Number(playerId), sessionId, lineKey, tryNumber, value: 5, recordedAt: new Date().toISOString() }],
+          }),
+        }).then(read);
+      const sent = Array.from({ length: 12 }, (_, i) => ({ uuid: crypto.randomUUID(), tryNumber: 100 + i }));
+      const answers = await Promise.all([...sent, ...sent].map(({ uuid, tryNumber }) => send(uuid, tryNumber)));
+      return {
+        statuses: answers.map(({ results }) => results[0]?.status ?? 'nothing').sort(),
+        tries: (await read(await fetch(path))).tries.filter((one) => one.sessionId === sessionId && one.tryNumber >= 100).map((one) => one.marks.length),
+      };
+    },
+    { path, playerId, lineKey },
+  );
+  expect(statuses).toEqual([...Array<string>(12).fill('accepted'), ...Array<string>(12).fill('duplicate')]);
+  expect(tries).toEqual(Array<number>(12).fill(1));
+  const standing = await page.evaluate(
+    async (path) => (await (await fetch(path)).json()) as { standing: { days: { on: string; tries: number }[] }; tries: { on: string }[] },
+    path,
+  );
+  const last = standing.standing.days.at(-1);
+  expect(last?.tries).toBe(standing.tries.filter((one) => one.on === last?.on).length);
+});

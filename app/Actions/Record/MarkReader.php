@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
+use App\Models\Mark;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
@@ -50,13 +51,28 @@ final class MarkReader
 
         return new self(
             $by,
-            Player::query()->whereKey(self::column($items, 'playerId'))->whereIn('squad_id', array_keys($roles))->orderBy('id')->lockForUpdate()->get()->keyBy('id'),
+            self::locked($items, array_keys($roles)),
             TrainingSession::query()->whereKey(self::column($items, 'sessionId'))->whereIn('squad_id', array_keys($roles))->get()->keyBy('id'),
             RecordLine::query()->whereKey(self::column($items, 'lineKey'))->get()->keyBy('line_key'),
             $roles,
             $grounds,
             ClubDay::ofUser($by),
         );
+    }
+
+    /**
+     * The players the batch speaks of, and those it takes a number away from.
+     *
+     * @param  list<array<string, mixed>>  $items
+     * @param  list<int>  $squadIds
+     * @return Collection<int, Player>
+     */
+    private static function locked(array $items, array $squadIds): Collection
+    {
+        $superseded = array_merge([], ...array_map(fn (array $item): array => array_filter((array) ($item['supersedesUuids'] ?? []), is_string(...)), $items));
+        $others = $superseded === [] ? [] : Mark::query()->whereKey($superseded)->toBase()->pluck('player_id')->all();
+
+        return Player::query()->whereKey([...self::column($items, 'playerId'), ...$others])->whereIn('squad_id', $squadIds)->orderBy('id')->lockForUpdate()->get()->toBase()->keyBy('id');
     }
 
     /**

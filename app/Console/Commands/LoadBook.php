@@ -93,12 +93,24 @@ class LoadBook extends Command
      */
     private function keep(string $versions, array $entries): void
     {
-        $versions::query()->update(['is_current' => false]);
-        foreach ($entries as $fields) {
-            $versions::query()->updateOrCreate(
-                ['slug' => $fields['slug'], 'content_hash' => hash('sha256', json_encode($fields, JSON_THROW_ON_ERROR))],
-                ['name' => $fields['name'], 'family' => $fields['family'], 'content' => $fields, 'is_current' => true],
-            );
+        $known = [];
+        foreach ($versions::query()->toBase()->get(['id', 'slug', 'content_hash']) as $row) {
+            $known["{$row->slug} {$row->content_hash}"] = (int) $row->id;
         }
+        $current = [];
+        $new = [];
+        foreach ($entries as $fields) {
+            $content = json_encode($fields, JSON_THROW_ON_ERROR);
+            $hash = hash('sha256', $content);
+            $id = $known["{$fields['slug']} {$hash}"] ?? null;
+            if ($id !== null) {
+                $current[] = $id;
+            } else {
+                $new[] = ['slug' => $fields['slug'], 'family' => $fields['family'], 'name' => $fields['name'], 'content_hash' => $hash, 'content' => $content, 'is_current' => true, 'created_at' => now(), 'updated_at' => now()];
+            }
+        }
+        $versions::query()->whereKeyNot($current)->update(['is_current' => false]);
+        $versions::query()->whereKey($current)->update(['is_current' => true]);
+        $versions::query()->toBase()->insert($new);
     }
 }

@@ -35,14 +35,14 @@ final readonly class Reset
     public static function between(array $before, array $after): self
     {
         $best = new self(count($before), $after, [], []);
-        $most = min(count($before), count($after));
+        $most = self::sameColours($before, $after);
         foreach ([0, 1, 2, 3] as $quarters) {
             if (count($best->kept) === $most) {
                 break;
             }
             $turned = array_map(fn (Marker $marker): Marker => self::turned($marker, $quarters), $after);
             foreach (self::shifts($before, $turned) as [$x, $y, $atMost]) {
-                if ($atMost <= count($best->kept)) {
+                if (min($atMost, $most) <= count($best->kept)) {
                     break;
                 }
                 $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
@@ -54,6 +54,24 @@ final readonly class Reset
         }
 
         return $best;
+    }
+
+    /**
+     * No more can be kept than there are of a colour on both sides.
+     *
+     * @param  list<Marker>  $before
+     * @param  list<Marker>  $after
+     */
+    private static function sameColours(array $before, array $after): int
+    {
+        $of = fn (array $markers): array => array_count_values(array_map(fn (Marker $marker): string => $marker->colour, $markers));
+        $wanted = $of($after);
+        $most = 0;
+        foreach ($of($before) as $colour => $count) {
+            $most += min($count, $wanted[$colour] ?? 0);
+        }
+
+        return $most;
     }
 
     /** Markers somebody bends down for. */
