@@ -64,10 +64,15 @@ final readonly class Reset
      */
     private static function sameColours(array $before, array $after): int
     {
-        $of = fn (array $markers): array => array_count_values(array_map(fn (Marker $marker): string => $marker->colour, $markers));
-        $wanted = $of($after);
+        $colours = [[], []];
+        foreach ([$before, $after] as $i => $markers) {
+            foreach ($markers as $marker) {
+                $colours[$i][$marker->colour] = ($colours[$i][$marker->colour] ?? 0) + 1;
+            }
+        }
+        [$there, $wanted] = $colours;
         $most = 0;
-        foreach ($of($before) as $colour => $count) {
+        foreach ($there as $colour => $count) {
             $most += min($count, $wanted[$colour] ?? 0);
         }
 
