@@ -14,7 +14,7 @@ trait Describes
      * @param  string  $summary  one sentence
      * @param  string  $answers  the shape of the good answer; empty for none
      * @param  string  $takes  the shape of the body; empty for none
-     * @param  array<string, string>  $query  name → word
+     * @param  array<string, string>  $query  name → word; a name that ends in `?` may be left out
      * @param  array<string, string>  $headers  name → what it says
      */
     public function __construct(string $path, string $summary, string $answers = '', string $takes = '', int $status = 200, array $query = [], array $headers = [])
@@ -22,7 +22,7 @@ trait Describes
         preg_match_all('/\{(\w+)\}/', $path, $names);
         $parameters = array_map(fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, required: true, schema: Words::schema(in_array($name, ['token', 'lineKey', 'slug'], true) ? 'string' : 'int')), $names[1]);
         foreach ($query as $name => $word) {
-            $parameters[] = new OA\QueryParameter(name: $name, required: true, schema: Words::schema($word));
+            $parameters[] = new OA\QueryParameter(name: rtrim($name, '?'), required: ! str_ends_with($name, '?'), schema: Words::schema($word));
         }
         foreach ($headers as $name => $says) {
             $parameters[] = new OA\HeaderParameter(name: $name, description: $says, required: true, schema: Words::schema('string'));

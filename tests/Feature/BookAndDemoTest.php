@@ -58,6 +58,15 @@ final class BookAndDemoTest extends FeatureTestCase
         array_map(unlink(...), glob("{$folder}/*/*.json") ?: []);
     }
 
+    public function test_drills_are_found_by_words_in_the_squad_s_unit(): void
+    {
+        $path = "/api/v1/squads/{$this->squad->id}/drills";
+        $this->actingAs($this->assistant)->getJson("{$path}?find=zigzag%20inside")->assertOk()->assertJsonPath('drills.0.slug', 'zigzag-in-out')->assertJsonPath('drills.0.drawing.dimensions.0.text', '4 yd');
+        self::assertGreaterThanOrEqual(90, count($this->getJson($path)->json('drills')));
+        $this->getJson("{$path}?find=nothing+of+the+kind")->assertExactJson(['drills' => []]);
+        $this->getJson("{$path}?find=".str_repeat('x', 121))->assertStatus(422);
+    }
+
     public function test_moves_are_found_by_the_words_of_coaches_and_shown_foot_by_foot(): void
     {
         $this->actingAs($this->assistant)->getJson('/api/v1/moves?find=toe%20taps')->assertOk()->assertJsonPath('moves.0.slug', 'sole-taps')->assertJsonPath('moves.0.touchesPerRep', 2);

@@ -22,10 +22,23 @@ test('a move is found by what a coach calls it and followed foot by foot', async
   await expect(page.getByLabel(/Find a move/)).toHaveValue('drag');
 });
 
+test('a drill is found by what one has, and shown to scale', async ({ page }) => {
+  await signIn(page);
+  await page.goto('/book');
+  await page.getByRole('navigation', { name: 'Book' }).getByRole('link', { name: 'Drills' }).click();
+  await page.getByLabel(/Find a drill/).fill('wall turn');
+  await page.getByRole('link', { name: 'Wall, receive, turn out' }).click();
+  await expect(page.getByRole('img', { name: /Layout of Wall, receive, turn out: 4 markers, 5 yd, 4 yd/ })).toBeVisible();
+  await expect(page.getByText('the ball travels 14 yd a rep.')).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/book/drills/no-such-drill');
+  await expect(page.getByRole('heading', { name: 'Not in the book' })).toBeVisible();
+});
+
 test('the book fits a phone', async ({ page }) => {
   await page.setViewportSize({ ...phone, width: 360 });
   await signIn(page);
-  for (const path of ['/book', '/book/full-spin', '/settings', '/player/1']) {
+  for (const path of ['/book', '/book/full-spin', '/book/drills', '/book/drills/pattern-to-goal-three', '/settings', '/player/1']) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Touch\Tally;
+
 /**
  * Finds entries by the words people use: every word asked for must begin a word of the entry. Names count before other words,
  * and a word's whole before its beginning; two entries with one synonym are both found, never merged.
@@ -27,6 +29,20 @@ final readonly class BookSearch
         $entries = [];
         foreach ($moves as $move) {
             $entries[$move->slug] = self::weigh([self::NAME => [$move->name], self::WORD => [...$move->words, $move->family->value, $move->cue]]);
+        }
+
+        return new self($entries);
+    }
+
+    /** @param  iterable<Drill>  $drills */
+    public static function ofDrills(iterable $drills): self
+    {
+        $entries = [];
+        foreach ($drills as $drill) {
+            $entries[$drill->slug] = self::weigh([
+                self::NAME => [$drill->name],
+                self::WORD => [$drill->summary, $drill->family->value, $drill->layout->kind(), $drill->dose->kind(), ...array_keys($drill->layout->equipment()), ...$drill->points, ...self::surfaces($drill)],
+            ]);
         }
 
         return new self($entries);
@@ -85,6 +101,24 @@ final readonly class BookSearch
         foreach ($texts as $weight => $some) {
             foreach (self::words(implode(' ', $some)) as $word) {
                 $words[$word] = max($weight, $words[$word] ?? 0);
+            }
+        }
+
+        return $words;
+    }
+
+    /** @return list<string> as people say them */
+    private static function surfaces(Drill $drill): array
+    {
+        $words = [];
+        foreach (Tally::of($drill->script)->bySideAndSurface() as $surfaces) {
+            foreach (array_keys($surfaces) as $surface) {
+                $words[] = match ((string) $surface) {
+                    'in' => 'inside',
+                    'out' => 'outside',
+                    'lace' => 'laces',
+                    default => (string) $surface,
+                };
             }
         }
 

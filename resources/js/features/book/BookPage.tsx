@@ -6,6 +6,7 @@ import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { BookNav } from './BookNav';
 
 /** The move dictionary: each move once, found by whatever a coach calls it. */
 export function BookPage() {
@@ -17,6 +18,7 @@ export function BookPage() {
       <div className="head">
         <h1>Book of moves</h1>
         <p className="quiet">Each move is written once, touch by touch. Clubs call them by many words; all of them find it.</p>
+        <BookNav />
       </div>
       <div className="page stack" style={{ paddingTop: 0 }}>
         <div className="narrow">

@@ -1,9 +1,12 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
+import { useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
+import { findDrillsQuery } from '../../shared/api/queries';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
+import { useSquadId } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { drillBlock, minutesBlock } from './draft';
 
@@ -16,8 +19,10 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
   const id = useId();
   const [isOpen, setOpen] = useState(false);
   const [search, setSearch] = useState('');
-  const wanted = search.trim().toLowerCase();
-  const found = drills.filter((drill) => `${drill.name} ${drill.summary} ${familyWords(drill.family)}`.toLowerCase().includes(wanted));
+  const { squadId } = useSquadId();
+  const asked = search.trim();
+  const answer = useQuery({ ...findDrillsQuery(squadId, asked), enabled: asked !== '' });
+  const found = asked === '' ? drills : (answer.data ?? []);
   const take = (block: PlanBlock) => {
     onAdd(block);
     setOpen(false);
@@ -40,7 +45,7 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
       <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby={id} fullWidth maxWidth="sm">
         <div className="page stack">
           <h2 id={id}>Add a drill</h2>
-          <Field label="Find by name, family or words" value={search} onValue={setSearch} autoFocus />
+          <Field label="Find by name, family or words" inputProps={{ maxLength: 120 }} value={search} onValue={setSearch} autoFocus />
           <ul className="rows picker" tabIndex={0} aria-label="Drills found">
             {found.map((drill) => (
               <li key={drill.versionId} className="spread">
@@ -57,7 +62,8 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
               </li>
             ))}
           </ul>
-          {found.length === 0 && <p>No drill fits these words. Try a surface, such as sole, or a family, such as turning.</p>}
+          {answer.isError && <p className="notice">{answer.error.message}</p>}
+          {found.length === 0 && !answer.isFetching && <p>No drill fits these words. Try a surface, such as sole, or a family, such as turning.</p>}
           <p>
             <Button onClick={() => setOpen(false)}>Close</Button>
           </p>

@@ -4,7 +4,8 @@ import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { useFootWording } from '../../shared/ui/SquadChoice';
-import { changed, doseOfKind, doseSideOptions } from './draft';
+import { doseSideOptions } from '../../shared/lib/doseWords';
+import { changed, doseOfKind } from './draft';
 import type { PlanTools } from './usePlan';
 
 interface BlockEditorProps {

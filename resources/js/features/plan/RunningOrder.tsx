@@ -4,7 +4,8 @@ import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { AddBlock } from './AddBlock';
-import { doseWords, moved } from './draft';
+import { doseWords } from '../../shared/lib/doseWords';
+import { moved } from './draft';
 import type { PlanTools } from './usePlan';
 
 interface RunningOrderProps {

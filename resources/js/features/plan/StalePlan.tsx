@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import type { Session } from '../../shared/api/schemas';
 import { useFootWording } from '../../shared/ui/SquadChoice';
-import { doseWords, type PlanInHand } from './draft';
+import { doseWords } from '../../shared/lib/doseWords';
+import { type PlanInHand } from './draft';
 
 interface StalePlanProps {
   mine: PlanInHand;

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { PlanBlock, Session } from '../../shared/api/schemas';
-import { changed, doseOfKind, doseWords, minutesBlock, moved, planOf, rememberUnkept, unkept } from './draft';
+import { doseWords } from '../../shared/lib/doseWords';
+import { changed, doseOfKind, minutesBlock, moved, planOf, rememberUnkept, unkept } from './draft';
 
 const block = (id: string): PlanBlock => ({ ...minutesBlock('water'), id });
 const ids = (blocks: PlanBlock[]) => blocks.map((one) => one.id);

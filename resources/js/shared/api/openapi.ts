@@ -64,7 +64,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The book as it stands, measured in the squad's unit. */
+        /** Drills found by words, measured in the squad's unit; the whole book when nothing is asked. */
         get: operations["getSquadsSquadDrills"];
         put?: never;
         post?: never;
@@ -1353,7 +1353,9 @@ export interface operations {
     };
     getSquadsSquadDrills: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+            };
             header?: never;
             path: {
                 squad: number;
@@ -1362,7 +1364,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The book as it stands, measured in the squad's unit. */
+            /** @description Drills found by words, measured in the squad's unit; the whole book when nothing is asked. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -1540,8 +1542,8 @@ export interface operations {
     };
     getMoves: {
         parameters: {
-            query: {
-                find: string;
+            query?: {
+                find?: string;
             };
             header?: never;
             path?: never;

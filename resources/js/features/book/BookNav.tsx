@@ -1,0 +1,14 @@
+import { NavLink } from 'react-router';
+
+export function BookNav() {
+  return (
+    <nav aria-label="Book" className="acts booknav">
+      <NavLink to="/book" end>
+        Moves
+      </NavLink>
+      <NavLink to="/book/drills" end>
+        Drills
+      </NavLink>
+    </nav>
+  );
+}
