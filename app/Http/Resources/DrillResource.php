@@ -35,7 +35,7 @@ use FleetSparrow\Core\Touch\Item;
 #[Shape('PathLength', ['metres' => 'number', 'text' => 'string'])]
 #[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
 #[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
-#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'runPath' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
+#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
 #[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
 #[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
 #[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string'])]
@@ -86,6 +86,7 @@ final class DrillResource
             'path' => $path === null ? [] : array_map(self::point(...), $path->points),
             'pathLength' => $path === null ? null : ['metres' => round($path->lengthMetres, 3), 'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit)],
             'runPath' => array_map(self::point(...), $layout->runPath()->points ?? []),
+            'balls' => array_values(array_unique(array_map(self::point(...), $layout->balls()), SORT_REGULAR)),
             'places' => array_map(fn (Place $place): array => self::point($place->at) + ['role' => $place->role->value], $layout->places()),
             'walls' => array_map(fn (WallLine $wall): array => ['from' => self::point($wall->from), 'to' => self::point($wall->to)], $layout->walls()),
             'kit' => self::kit($layout),

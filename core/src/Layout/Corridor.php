@@ -45,7 +45,7 @@ final readonly class Corridor implements Layout
             0,
             BallPath::through([$middle, new Point($d, 0.0), $middle, new Point(0.0, 0.0), $middle]),
             dimensions: [new DimensionLine(new Point(0.0, 0.0), new Point($d, 0.0), $distance)],
-            labels: [new Label(new Point(0.0, 0.0), 'wall'), new Label(new Point($d, 0.0), 'wall')],
+            labels: [new Label(new Point(0.0, 1.0), 'wall'), new Label(new Point($d, 1.0), 'wall')],
             places: [new Place($middle, PlaceRole::Worker)],
             balls: [$middle],
             equipment: [Equipment::Wall->value => 2],

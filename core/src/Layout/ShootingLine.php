@@ -59,7 +59,7 @@ final readonly class ShootingLine implements Layout
             timesAlongPath: $ballCount,
             dimensions: [new DimensionLine($balls[0], $balls[1], $spacing), new DimensionLine(new Point($middle, 0.0), $goal, $distance)],
             labels: array_map(fn (int $turn, Point $at): Label => new Label($at, (string) ($turn + 1)), array_keys($order), $order),
-            places: [new Place(new Point($order[0]->xMetres, -1.0), PlaceRole::Worker), new Place($goal, PlaceRole::Keeper)],
+            places: [new Place(new Point($order[0]->xMetres, -1.0), PlaceRole::Worker), new Place(new Point($middle, $distance->metres() + 0.8), PlaceRole::Keeper)],
             balls: $balls,
             equipment: [Equipment::Goal->value => 1],
         );

@@ -720,6 +720,7 @@ export interface components {
             markers: components["schemas"]["DrawnMarker"][];
             path: components["schemas"]["Point"][];
             runPath: components["schemas"]["Point"][];
+            balls: components["schemas"]["Point"][];
             places: components["schemas"]["DrawnPlace"][];
             walls: components["schemas"]["DrawnWall"][];
             kit: string[];

@@ -62,6 +62,7 @@ export const drawing = z.object({
   path: z.array(point),
   /** The worker's own way, where it parts from the ball's. */
   runPath: z.array(point),
+  balls: z.array(point),
   places: z.array(point.extend({ role: z.enum(['worker', 'server', 'queue', 'keeper', 'caller']) })),
   walls: z.array(z.object({ from: point, to: point })),
   kit: z.array(z.string()),

@@ -1,5 +1,10 @@
 import type { Drawing } from '../api/schemas';
 
+interface PointInMetres {
+  xMetres: number;
+  yMetres: number;
+}
+
 /** A layout as a builder's plan: thin ink, open shapes with their colour written, dimension lines. Metres in, squad's unit on the labels. */
 export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
   const ends = drawing.walls.flatMap((wall) => [wall.from, wall.to]);
@@ -8,13 +13,21 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
   const ys = drawn.map((point) => point.yMetres);
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   // Long and narrow layouts keep room for their words; the scale is the same both ways.
-  const scale = Math.min(430 / Math.max(maxX - minX, 0.5), 250 / Math.max(maxY - minY, 0.5));
+  const scale = Math.min(430 / Math.max(maxX - minX, 0.5), 330 / Math.max(maxY - minY, 0.5));
   const drawnWidth = (maxX - minX) * scale;
   const drawnHeight = (maxY - minY) * scale;
   const width = 560;
   const height = drawnHeight + 130;
   const x = (metres: number) => (width - drawnWidth) / 2 + (metres - minX) * scale;
   const y = (metres: number) => 46 + (maxY - metres) * scale;
+  const near = (a: PointInMetres, b: PointInMetres, pixels: number) => Math.hypot(a.xMetres - b.xMetres, a.yMetres - b.yMetres) * scale < pixels;
+  // A colour is written once where markers of it stand close together.
+  const isNamed = (i: number) => {
+    const marker = drawing.markers[i];
+    return marker !== undefined && !drawing.markers.slice(0, i).some((other) => other.colour === marker.colour && near(other, marker, 44));
+  };
+  // A number stands in a ring of its own, a target or a ball in its turn, unless a marker is there already.
+  const isRing = (label: { text: string } & PointInMetres) => /^\d+$/.test(label.text) && !drawing.markers.some((marker) => near(marker, label, 12));
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -43,27 +56,56 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
           strokeDasharray="6 5"
         />
       )}
-      {drawing.path[0] && <circle cx={x(drawing.path[0].xMetres)} cy={y(drawing.path[0].yMetres)} r="4.5" fill="var(--ink)" />}
+      {drawing.balls
+        .filter((ball) => !drawing.labels.some((label) => isRing(label) && near(label, ball, 4)))
+        .map((ball, i) => (
+          <circle key={i} cx={x(ball.xMetres)} cy={y(ball.yMetres)} r="4.5" fill="var(--ink)" />
+        ))}
       {drawing.places.slice(1).map(({ xMetres, yMetres, role }, i) => (
-        <text key={i} x={x(xMetres) + 12} y={y(yMetres) + 18} fontSize="13" fill="var(--quiet)">
+        <text key={i} x={x(xMetres) - 14} y={y(yMetres) + 5} fontSize="13" textAnchor="end" fill="var(--quiet)">
           {role}
         </text>
       ))}
       {drawing.markers.map((marker, i) => (
         <g key={i} transform={`translate(${x(marker.xMetres)} ${y(marker.yMetres)})`}>
           <Shape shape={marker.shape} />
-          <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)">
-            {marker.colour}
-          </text>
+          {isNamed(i) && (
+            <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)">
+              {marker.colour}
+            </text>
+          )}
         </g>
       ))}
-      {drawing.labels.map((label, i) => (
-        <text key={i} x={x(label.xMetres)} y={y(label.yMetres) + (label.text === 'wall' ? -12 : 32)} fontSize="14" textAnchor="middle" fill="var(--ink)">
-          {label.text}
-        </text>
-      ))}
+      {drawing.labels.map((label, i) =>
+        isRing(label) ? (
+          <g key={i} transform={`translate(${x(label.xMetres)} ${y(label.yMetres)})`}>
+            <circle r="11" fill="var(--card)" stroke="var(--ink)" strokeWidth="1.4" />
+            <text y="5" fontSize="14" textAnchor="middle" fill="var(--ink)">
+              {label.text}
+            </text>
+          </g>
+        ) : (
+          <text
+            key={i}
+            x={x(label.xMetres)}
+            y={y(label.yMetres) + (['wall', 'goal'].includes(label.text) ? -12 : 32)}
+            fontSize="14"
+            textAnchor="middle"
+            fill="var(--ink)"
+          >
+            {label.text}
+          </text>
+        ),
+      )}
       {drawing.dimensions.map((line, i) => (
-        <Dimension key={i} from={[x(line.from.xMetres), y(line.from.yMetres)]} to={[x(line.to.xMetres), y(line.to.yMetres)]} text={line.text} lane={i} />
+        <Dimension
+          key={i}
+          from={[x(line.from.xMetres), y(line.from.yMetres)]}
+          to={[x(line.to.xMetres), y(line.to.yMetres)]}
+          text={line.text}
+          lane={i}
+          rightEdge={x(maxX)}
+        />
       ))}
     </svg>
   );
@@ -76,8 +118,17 @@ function Shape({ shape }: { shape: 'triangle' | 'square' | 'ring' }) {
   return <path d="M0 -9L9 7H-9Z" {...pen} />;
 }
 
+interface DimensionProps {
+  from: [number, number];
+  to: [number, number];
+  text: string;
+  lane: number;
+  /** Upright lines stand to the right of everything drawn. */
+  rightEdge: number;
+}
+
 /** A dimension line with serifs, set off from what it measures; a level one goes below, an upright one to the right. */
-function Dimension({ from, to, text, lane }: { from: [number, number]; to: [number, number]; text: string; lane: number }) {
+function Dimension({ from, to, text, lane, rightEdge }: DimensionProps) {
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy) || 1;
   const isUpright = Math.abs(dy) > Math.abs(dx) * 3;
@@ -85,7 +136,7 @@ function Dimension({ from, to, text, lane }: { from: [number, number]; to: [numb
   const off = isLevel ? 46 + lane * 16 : isUpright ? 34 : 40;
   const side: [number, number] = isLevel ? [0, 1] : isUpright ? [1, 0] : [-dy / length, -Math.abs(dx) / length];
   const [ox, oy] = [side[0] * off * (isLevel || isUpright ? 1 : Math.sign(dy) * -1), side[1] * off];
-  const [ax, ay, bx, by] = [from[0] + ox, from[1] + oy, to[0] + ox, to[1] + oy];
+  const [ax, ay, bx, by] = isUpright ? [rightEdge + 34, from[1], rightEdge + 34, to[1]] : [from[0] + ox, from[1] + oy, to[0] + ox, to[1] + oy];
   const [sx, sy] = [(-dy / length) * 6, (dx / length) * 6];
   const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
   const room = text.length * 7.5 + 10;
