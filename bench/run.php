@@ -3,10 +3,21 @@
 declare(strict_types=1);
 
 use App\Models\DrillVersion;
+use App\Models\MoveVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
 use App\Support\ClubContext;
+use FleetSparrow\Core\Drill\BookSearch;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Layout\MarkerLine;
+use FleetSparrow\Core\Layout\Reset;
+use FleetSparrow\Core\Layout\Scatter;
+use FleetSparrow\Core\Layout\Zigzag;
+use FleetSparrow\Core\Shared\Length;
+use FleetSparrow\Core\Touch\Script;
+use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Contracts\Http\Kernel as HttpKernel;
 use Illuminate\Foundation\Application;
@@ -154,16 +165,46 @@ foreach ($figures as [$name, $method, $path, $body, $rounds]) {
     [$queries, $memory] = $inside($method, $path, $body());
     printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $milliseconds / $unit, $queries, $memory);
 }
+/** A figure of the core alone: milliseconds of one go. */
+$core = function (callable $work): float {
+    $start = hrtime(true);
+    $work();
+
+    return (hrtime(true) - $start) / 1e6;
+};
+$drills = DrillVersion::query()->where('is_current', true)->get()->map(fn (DrillVersion $version): Drill => $version->drill())->all();
+$scripts = [...array_map(fn (Drill $drill): string => $drill->script->text(), $drills), ...MoveVersion::query()->where('is_current', true)->get()->map(fn (MoveVersion $version): string => $version->move()->script->text())->all()];
+$thousand = [];
+for ($i = 0; $i < 1000; $i++) {
+    $fields = $versions[$i % count($versions)]->content;
+    $thousand[] = DrillFactory::fromFields(['slug' => "{$fields['slug']}-{$i}", 'name' => "{$fields['name']} {$i}"] + $fields);
+}
+$search = BookSearch::ofDrills($thousand);
+$strewn = fn (int $seed): array => Scatter::of(20, Length::ofMetres(15.0), Length::ofMetres(15.0), $seed)->markers();
+$row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
+$zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
+echo "\n";
+foreach ([
+    'parse and tally '.count($scripts).' scripts' => fn () => array_map(fn (string $text): Tally => Tally::of(Script::fromText($text)), $scripts),
+    'search over 1,000 drills' => fn () => $search->find('sole turn'),
+    'index of 1,000 drills' => fn () => BookSearch::ofDrills($thousand),
+    'reset, 20 strewn to 20 strewn' => fn () => Reset::between($strewn(1), $strewn(2)),
+    'reset, row of 20 to zigzag of 20' => fn () => Reset::between($row, $zigzag),
+] as $name => $work) {
+    $milliseconds = $median(fn (): float => $core($work), 20);
+    printf("%-34s %9.2f %8.2f\n", $name, $milliseconds, $milliseconds / $unit);
+}
+
 $manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true, 16, JSON_THROW_ON_ERROR);
-$scripts = [];
-$need = function (string $entry) use (&$need, &$scripts, $manifest): void {
+$files = [];
+$need = function (string $entry) use (&$need, &$files, $manifest): void {
     $file = $manifest[$entry]['file'];
-    if (! isset($scripts[$file])) {
-        $scripts[$file] = strlen((string) gzencode((string) file_get_contents(__DIR__."/../public/build/{$file}"), 6));
+    if (! isset($files[$file])) {
+        $files[$file] = strlen((string) gzencode((string) file_get_contents(__DIR__."/../public/build/{$file}"), 6));
         array_map($need, $manifest[$entry]['imports'] ?? []);
     }
 };
 $need('resources/js/app/main.tsx');
 $need('resources/js/features/today/TodayPage.tsx');
-printf("\nscript of the first view, gzipped  %6.0f kB in %d files\n", array_sum($scripts) / 1000, count($scripts));
+printf("\nscript of the first view, gzipped  %6.0f kB in %d files\n", array_sum($files) / 1000, count($files));
 unlink((string) $jar);

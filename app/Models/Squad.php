@@ -29,7 +29,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property HeadingProfile $heading_profile
  * @property int|null $area_width_mm
  * @property int|null $area_depth_mm
- * @property int|null $markers_owned null when the squad has not said
+ * @property int|null $markers_owned null when the squad has not said, as for balls and goals
+ * @property int|null $balls_owned
+ * @property int|null $goals_owned
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model

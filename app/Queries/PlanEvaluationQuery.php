@@ -12,6 +12,7 @@ use App\Support\PlanDraft;
 use App\Support\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluator;
@@ -43,7 +44,7 @@ final class PlanEvaluationQuery
             array_values($players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot, $tries[$player->id] ?? []))->all()),
             $this->history->remember($squad->id, 'known', fn (): array => $this->knownDrills($squad)),
             new ClockRules,
-            $squad->markers_owned,
+            new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
             $squad->area(),
         ));
     }

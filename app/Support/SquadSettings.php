@@ -42,7 +42,7 @@ final class SquadSettings
             Setting::number('areaWidth', 'area_width_mm', 'Area, one side', 'The corner you usually have, in the squad\'s unit.', 400, whole: false),
             Setting::number('areaDepth', 'area_depth_mm', 'Area, other side', 'The other side of that corner.', 400, whole: false),
             Setting::number('markersOwned', 'markers_owned', 'Markers owned', 'A plan that needs more says so.', 999),
-            Setting::number('ballsOwned', 'balls_owned', 'Balls owned', 'What is in the bag.', 999),
+            Setting::number('ballsOwned', 'balls_owned', 'Balls owned', 'What is in the bag; a plan that needs more says so.', 999),
             Setting::number('bibsOwned', 'bibs_owned', 'Bibs owned', 'Of all colours together.', 999),
             Setting::number('goalsOwned', 'goals_owned', 'Small goals owned', 'Two markers stand in for one.', 99),
         ];

@@ -67,15 +67,17 @@ final class LineResource
         $level = is_int($layout['level'] ?? null) ? ", level {$layout['level']}" : '';
         $spacing = is_int($layout['spacing'] ?? null) ? sprintf(', %g %s apart', round($layout['spacing'] / $unit->tenthsOfMillimetre(), 2), $unit->value) : '';
 
+        $of = fn (string $field): float => is_numeric($window[$field] ?? null) ? (float) $window[$field] : 0.0;
+
         return match ($window['kind'] ?? '') {
-            'timed' => sprintf('in %g s', is_numeric($window['workSeconds'] ?? null) ? $window['workSeconds'] : 0),
-            'quota' => sprintf('for %d good ones', is_numeric($window['good'] ?? null) ? $window['good'] : 0),
-            'race' => ($window['reps'] ?? 1) === 1 ? 'once through' : sprintf('%d times through', is_numeric($window['reps'] ?? null) ? $window['reps'] : 0),
-            'lengths' => sprintf('in %d lengths%s', is_numeric($window['lengths'] ?? null) ? $window['lengths'] : 0, ($window['andBack'] ?? 0) === 1 ? ' there and back' : ''),
-            'collective' => sprintf('to %d', is_numeric($window['total'] ?? null) ? $window['total'] : 0),
-            'streak' => sprintf('at most %d', is_numeric($window['goal'] ?? null) ? $window['goal'] : 0),
-            'tries' => ($window['untilHit'] ?? 0) === 1 ? sprintf('in at most %d', is_numeric($window['balls'] ?? null) ? $window['balls'] : 0) : sprintf('of %d', is_numeric($window['balls'] ?? null) ? $window['balls'] : 0),
-            'reps' => sprintf('in %d reps', is_numeric($window['reps'] ?? null) ? $window['reps'] : 0),
+            'timed' => sprintf('in %g s', $of('workSeconds')),
+            'reps' => sprintf('in %d reps', $of('reps')),
+            'lengths' => sprintf('in %d lengths%s', $of('lengths'), $of('andBack') === 1.0 ? ' there and back' : ''),
+            'quota' => sprintf('for %d good ones', $of('good')),
+            'collective' => sprintf('to %d', $of('total')),
+            'streak' => sprintf('at most %d', $of('goal')),
+            'race' => $of('reps') === 1.0 ? 'once through' : sprintf('%d times through', $of('reps')),
+            'tries' => sprintf($of('untilHit') === 1.0 ? 'in at most %d' : 'of %d', $of('balls')),
             default => '',
         }.$level.$spacing;
     }

@@ -100,7 +100,7 @@ final class BlockEvaluator
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
             (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
             [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
-            [...self::warnings($wait, $turnMeans[0], $stations), ...self::shortOfMarkers($laying->markers, $this->context->markersOwned), ...self::shortOfRoom($drill, $inUse, $this->context->area)],
+            BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations),
             $laying,
         );
     }
@@ -156,32 +156,6 @@ final class BlockEvaluator
         return ($groups - 1) * $swaps * (max($turnMeans) + $rules->changeOverSeconds);
     }
 
-    /** @return list<string> */
-    private static function warnings(float $waitSeconds, float $turnSeconds, int $stations): array
-    {
-        return $waitSeconds > 60.0 || $waitSeconds > $turnSeconds
-            ? [sprintf('Somebody waits %s and works %s. Make it %d stations.', self::clock($waitSeconds), self::clock($turnSeconds), $stations + 1)]
-            : [];
-    }
-
-    /** @return list<string> */
-    private static function shortOfRoom(Drill $drill, int $stations, ?Area $area): array
-    {
-        $fit = $area?->stations($drill->layout->footprint());
-
-        return match (true) {
-            $area === null, $fit === null, $stations <= $fit => [],
-            $fit === 0 => [sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words())],
-            default => [sprintf('Of %d stations only %d are sure to fit into %s. Make it %d, or smaller ones.', $stations, $fit, $area->words(), $fit)],
-        };
-    }
-
-    /** @return list<string> */
-    private static function shortOfMarkers(int $markers, ?int $owned): array
-    {
-        return $owned === null || $markers <= $owned ? [] : [sprintf('This needs %d markers and the squad has %d. Use fewer stations, or bottles for the rest.', $markers, $owned)];
-    }
-
     /**
      * @param  non-empty-list<non-empty-list<PlanPlayer>>  $waves
      * @param  array<array-key, Pace>  $paces
@@ -207,12 +181,5 @@ final class BlockEvaluator
         }
 
         return $how;
-    }
-
-    private static function clock(float $seconds): string
-    {
-        $whole = (int) round($seconds);
-
-        return sprintf('%d:%02d', intdiv($whole, 60), $whole % 60);
     }
 }

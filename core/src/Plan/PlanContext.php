@@ -14,10 +14,9 @@ final readonly class PlanContext
     /**
      * @param  non-empty-list<PlanPlayer>  $players  those coming, in list order
      * @param  list<string>  $knownDrills  slugs done in the squad's last three sessions
-     * @param  int|null  $markersOwned  null when the squad has not said
      * @param  Area|null  $area  null when the squad has not said
      */
-    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules, public ?int $markersOwned, public ?Area $area)
+    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules, public KitOwned $kit, public ?Area $area)
     {
     }
 
@@ -27,7 +26,7 @@ final readonly class PlanContext
      *
      * @throws InvalidPlan If nobody is coming, or more than 40 are.
      */
-    public static function of(array $players, array $knownDrills, ClockRules $rules, ?int $markersOwned = null, ?Area $area = null): self
+    public static function of(array $players, array $knownDrills, ClockRules $rules, KitOwned $kit = new KitOwned, ?Area $area = null): self
     {
         if ($players === []) {
             throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
@@ -36,6 +35,6 @@ final readonly class PlanContext
             throw InvalidPlan::because('plan.too-many', sprintf('%d players are ticked. One small-group session takes at most %d: split the group.', count($players), self::MOST_PLAYERS));
         }
 
-        return new self($players, $knownDrills, $rules, $markersOwned, $area);
+        return new self($players, $knownDrills, $rules, $kit, $area);
     }
 }

@@ -13,11 +13,14 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Layout\Box;
+use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\ShootingLine;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\FinishTime;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluator;
@@ -125,11 +128,23 @@ final class PlanTest extends TestCase
     public function test_stations_that_do_not_fit_say_how_many_do(): void
     {
         $block = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
-        $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), [], new ClockRules, null, new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre)))->blocks[0]->warnings;
+        $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), [], new ClockRules, new KitOwned, new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre)))->blocks[0]->warnings;
         // Boxes of 2 yd are 1.8288 m; three in a row with a metre between take 7.4864 m, two rows 4.6576 m.
         self::assertSame([], $warnings(7.4864, 4.6576));
         self::assertSame(['Of 6 stations only 4 are sure to fit into 7.48 by 4.66 m. Make it 4, or smaller ones.'], $warnings(7.48, 4.6576));
         self::assertSame(['One station does not fit into 1.8 by 9 m. Make it smaller, or turn it by hand.'], $warnings(1.8, 9.0));
+    }
+
+    public function test_what_is_short_of_kit_is_said_with_what_would_do(): void
+    {
+        $line = ShootingLine::of(6, Length::ofMetres(1.0), Length::ofMetres(9.0), Length::ofMetres(4.0));
+        // Two stations: two markers, six balls and a goal each.
+        $kit = Kit::of($line, 2);
+
+        self::assertSame([], (new KitOwned)->shortages($kit));
+        self::assertSame([], (new KitOwned(4, 12, 2))->shortages($kit));
+        self::assertSame(['This needs 4 markers and the squad has 3. Use fewer stations, or bottles for the rest.'], (new KitOwned(3, 12, 2))->shortages($kit));
+        self::assertSame(['This needs 12 balls and the squad has 11. Use fewer stations, or take turns with one.', 'This needs 2 goals and the squad has 0. Two markers stand in for one.'], (new KitOwned(4, 11, 0))->shortages($kit));
     }
 
     public function test_a_known_drill_is_explained_faster(): void
