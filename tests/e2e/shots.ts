@@ -43,6 +43,12 @@ test('book', async ({ page }) => {
   await page.goto('/book/full-spin');
   await expect(page.getByRole('list', { name: 'Step by step' })).toBeVisible();
   await page.screenshot(shot('move'));
+  await page.goto('/book/drills');
+  await expect(page.getByText(/^\d+ drills$/)).toBeVisible();
+  await page.screenshot(shot('drills'));
+  await page.goto('/book/drills/zigzag-in-out');
+  await expect(page.getByRole('img', { name: /Layout of Zigzag/ })).toBeVisible();
+  await page.screenshot(shot('drill'));
 });
 
 test('pitch', async ({ page }) => {

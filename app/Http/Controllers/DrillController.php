@@ -10,6 +10,7 @@ use App\Models\Squad;
 use App\OpenApi\Get;
 use FleetSparrow\Core\Drill\BookSearch;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Family;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -21,7 +22,8 @@ class DrillController extends Controller
     {
         Gate::authorize('view', $squad);
         $request->validate(['find' => ['nullable', 'string', 'max:120']], ['find.*' => 'Ask with at most 120 letters.']);
-        $versions = DrillVersion::query()->where('is_current', true)->orderBy('family')->orderBy('name')->get()->keyBy('slug');
+        $versions = DrillVersion::query()->where('is_current', true)->orderBy('name')->get()
+            ->sortBy(fn (DrillVersion $version): int => (int) array_search($version->family, array_column(Family::cases(), 'value'), true))->keyBy('slug');
         $asked = $request->string('find')->trim()->toString();
         $slugs = $asked === '' ? $versions->keys()->all() : BookSearch::ofDrills($versions->map(fn (DrillVersion $version): Drill => $version->drill()))->find($asked);
 

@@ -11,6 +11,8 @@ use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\Marker;
+use FleetSparrow\Core\Layout\PathStitch;
+use FleetSparrow\Core\Layout\PathStitches;
 use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\Point;
 use FleetSparrow\Core\Layout\WallLine;
@@ -22,6 +24,7 @@ use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Touch\Contact;
 use FleetSparrow\Core\Touch\Group;
 use FleetSparrow\Core\Touch\Item;
+use FleetSparrow\Core\Touch\Script;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
 #[Shape('Dose', [
@@ -33,9 +36,10 @@ use FleetSparrow\Core\Touch\Item;
 #[Shape('DrawnLabel', ['text' => 'string'], extends: 'Point')]
 #[Shape('DrawnDimension', ['from' => 'Point', 'to' => 'Point', 'text' => 'string'])]
 #[Shape('PathLength', ['metres' => 'number', 'text' => 'string'])]
+#[Shape('DrawnStitch', ['foot' => 'string', 'degrees' => 'number'], extends: 'Point')]
 #[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
 #[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
-#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
+#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'stitches' => 'DrawnStitch[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
 #[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
 #[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
 #[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string'])]
@@ -70,12 +74,12 @@ final class DrillResource
             'points' => $drill->points,
             'faults' => $drill->faults,
             'cautions' => $drill->cautions,
-            'drawing' => self::drawing($drill->layout, $unit),
+            'drawing' => self::drawing($drill->layout, $drill->script, $unit),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function drawing(Layout $layout, LengthUnit $unit): array
+    private static function drawing(Layout $layout, Script $script, LengthUnit $unit): array
     {
         $path = $layout->ballPath();
         $footprint = $layout->footprint();
@@ -85,6 +89,7 @@ final class DrillResource
             'markers' => array_map(fn (Marker $marker): array => self::point($marker->at) + ['shape' => $marker->shape->value, 'colour' => $marker->colour], $layout->markers()),
             'path' => $path === null ? [] : array_map(self::point(...), $path->points),
             'pathLength' => $path === null ? null : ['metres' => round($path->lengthMetres, 3), 'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit)],
+            'stitches' => array_map(self::stitch(...), PathStitches::along($path, $script->resolved(Foot::Right), $layout->timesAlongPath())),
             'runPath' => array_map(self::point(...), $layout->runPath()->points ?? []),
             'balls' => array_values(array_unique(array_map(self::point(...), $layout->balls()), SORT_REGULAR)),
             'places' => array_map(fn (Place $place): array => self::point($place->at) + ['role' => $place->role->value], $layout->places()),
@@ -94,6 +99,12 @@ final class DrillResource
             'labels' => array_map(fn (Label $label): array => self::point($label->at) + ['text' => $label->text], $layout->labels()),
             'spaceText' => self::text(round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function stitch(PathStitch $stitch): array
+    {
+        return self::point($stitch->at) + ['foot' => $stitch->foot->value, 'degrees' => round(rad2deg($stitch->radians), 1)];
     }
 
     /** @return list<string> what one station needs, in words */

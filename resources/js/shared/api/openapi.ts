@@ -707,6 +707,10 @@ export interface components {
             metres: number;
             text: string;
         };
+        DrawnStitch: components["schemas"]["Point"] & {
+            foot: string;
+            degrees: number;
+        };
         DrawnPlace: components["schemas"]["Point"] & {
             /** @enum {string} */
             role: "worker" | "server" | "queue" | "keeper" | "caller";
@@ -719,6 +723,7 @@ export interface components {
             kind: string;
             markers: components["schemas"]["DrawnMarker"][];
             path: components["schemas"]["Point"][];
+            stitches: components["schemas"]["DrawnStitch"][];
             runPath: components["schemas"]["Point"][];
             balls: components["schemas"]["Point"][];
             places: components["schemas"]["DrawnPlace"][];

@@ -60,6 +60,8 @@ export const drawing = z.object({
   kind: z.string(),
   markers: z.array(point.extend({ shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
   path: z.array(point),
+  /** The touches of one rep led by the right foot, along the path; degrees anticlockwise from the right. */
+  stitches: z.array(point.extend({ foot: z.string(), degrees: z.number() })),
   /** The worker's own way, where it parts from the ball's. */
   runPath: z.array(point),
   balls: z.array(point),

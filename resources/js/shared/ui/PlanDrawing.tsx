@@ -1,4 +1,5 @@
 import type { Drawing } from '../api/schemas';
+import { Stitch } from './Stitches';
 
 interface PointInMetres {
   xMetres: number;
@@ -56,6 +57,11 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
           strokeDasharray="6 5"
         />
       )}
+      {drawing.stitches.map((stitch, i) => (
+        <g key={i} transform={`translate(${x(stitch.xMetres)} ${y(stitch.yMetres)}) rotate(${-stitch.degrees})`}>
+          <Stitch x={-4} y={0} foot={stitch.foot} height={11} width={4} />
+        </g>
+      ))}
       {drawing.balls
         .filter((ball) => !drawing.labels.some((label) => isRing(label) && near(label, ball, 4)))
         .map((ball, i) => (
