@@ -36,6 +36,7 @@ final readonly class Reset
     {
         $best = new self(count($before), $after, [], []);
         $most = self::sameColours($before, $after);
+        $there = MarkersThere::of($before);
         foreach ([0, 1, 2, 3] as $quarters) {
             if (count($best->kept) === $most) {
                 break;
@@ -46,7 +47,7 @@ final readonly class Reset
                     break;
                 }
                 $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
-                [$kept, $keptWanted] = self::matched($before, $laid);
+                [$kept, $keptWanted] = $there->matched($laid);
                 if (count($kept) > count($best->kept)) {
                     $best = new self(count($before), $laid, $kept, $keptWanted);
                 }
@@ -148,53 +149,5 @@ final readonly class Reset
         usort($bounded, fn (array $a, array $b): int => [$b[2], $a[0], $a[1]] <=> [$a[2], $b[0], $b[1]]);
 
         return $bounded;
-    }
-
-    /**
-     * The most pairs of a marker there and one wanted within the slack (augmenting paths, Kuhn 1955).
-     *
-     * @param  list<Marker>  $before
-     * @param  list<Marker>  $wanted
-     * @return array{list<int>, list<int>}
-     */
-    private static function matched(array $before, array $wanted): array
-    {
-        $near = [];
-        foreach ($wanted as $w => $want) {
-            foreach ($before as $b => $there) {
-                if ($there->colour === $want->colour && abs($there->at->xMetres - $want->at->xMetres) <= self::SLACK_METRES + 1e-9 && $there->at->distanceMetres($want->at) <= self::SLACK_METRES + 1e-9) {
-                    $near[$w][] = $b;
-                }
-            }
-        }
-        $owner = [];
-        foreach (array_keys($near) as $w) {
-            $seen = [];
-            self::placed($w, $near, $owner, $seen);
-        }
-        ksort($owner);
-
-        return [array_keys($owner), array_values($owner)];
-    }
-
-    /**
-     * @param  array<int, list<int>>  $near  wanted → markers there within the slack
-     * @param  array<int, int>  $owner  marker there → wanted
-     * @param  array<int, true>  $seen
-     */
-    private static function placed(int $wanted, array $near, array &$owner, array &$seen): bool
-    {
-        foreach ($near[$wanted] as $there) {
-            if (! isset($seen[$there])) {
-                $seen[$there] = true;
-                if (! isset($owner[$there]) || self::placed($owner[$there], $near, $owner, $seen)) {
-                    $owner[$there] = $wanted;
-
-                    return true;
-                }
-            }
-        }
-
-        return false;
     }
 }

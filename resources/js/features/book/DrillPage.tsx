@@ -89,7 +89,7 @@ function Shown({ drill }: { drill: Drill }) {
           ))}
           {drill.scoring && (
             <section className="tight">
-              <h2>What counts, in {drill.scoring.unit}</h2>
+              <h2>What counts, in {drill.scoring.unit === 's' ? 'seconds' : drill.scoring.unit}</h2>
               <p>{drill.scoring.countsOnlyIf || 'Every rep.'}</p>
               {drill.scoring.fault && drill.scoring.fault !== 'none' && <p>{drill.scoring.fault}</p>}
             </section>
