@@ -47,7 +47,7 @@ foreach (range(1, 6) as $i) {
     Player::query()->firstOrCreate(['squad_id' => $squad->id, 'name' => "Extra {$i}"], ['strong_foot' => 'R']);
 }
 $players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->all();
-$versions = DrillVersion::query()->where('is_current', true)->orderBy('id')->limit(12)->get();
+$versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->limit(12)->get();
 $plan = fn (int $count): array => [
     'slotMinutes' => 90,
     'comingPlayerIds' => array_slice($players, 0, $count),
@@ -172,7 +172,7 @@ $core = function (callable $work): float {
 
     return (hrtime(true) - $start) / 1e6;
 };
-$drills = DrillVersion::query()->where('is_current', true)->get()->map(fn (DrillVersion $version): Drill => $version->drill())->all();
+$drills = DrillVersion::ofTheBook()->where('is_current', true)->get()->map(fn (DrillVersion $version): Drill => $version->drill())->all();
 $scripts = [...array_map(fn (Drill $drill): string => $drill->script->text(), $drills), ...MoveVersion::query()->where('is_current', true)->get()->map(fn (MoveVersion $version): string => $version->move()->script->text())->all()];
 $thousand = [];
 for ($i = 0; $i < 1000; $i++) {

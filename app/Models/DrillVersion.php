@@ -4,29 +4,57 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\ClubContext;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\DrillFactory;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What a drill of the book said at one time; never changed once stored.
+ * What a drill said at one time; never changed once stored. Of the book, which belongs to no club, or a club's own: every query
+ * is narrowed to the two, and throws when no club is acted for.
  *
  * @property int $id
+ * @property int|null $club_id
+ * @property int|null $own_drill_id
  * @property string $slug
  * @property string $family
  * @property string $name
  * @property array<string, mixed> $content
+ * @property bool $is_current
+ * @property OwnDrill|null $ownDrill
  */
 class DrillVersion extends Model
 {
-    protected $fillable = ['slug', 'family', 'name', 'content_hash', 'content', 'is_current'];
+    protected $fillable = ['club_id', 'own_drill_id', 'slug', 'family', 'name', 'content_hash', 'content', 'is_current'];
 
     private ?Drill $built = null;
+
+    protected static function booted(): void
+    {
+        static::addGlobalScope('book or club', function (Builder $query): void {
+            $clubId = resolve(ClubContext::class)->clubId();
+            $query->where(fn (Builder $either): Builder => $either->whereNull('drill_versions.club_id')->orWhere('drill_versions.club_id', $clubId));
+        });
+    }
+
+    /** @return Builder<static> the book alone, for whoever loads it on behalf of no club */
+    public static function ofTheBook(): Builder
+    {
+        return static::query()->withoutGlobalScope('book or club')->whereNull('drill_versions.club_id');
+    }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['content' => 'array', 'is_current' => 'boolean'];
+    }
+
+    /** @return BelongsTo<OwnDrill, $this> */
+    public function ownDrill(): BelongsTo
+    {
+        return $this->belongsTo(OwnDrill::class);
     }
 
     /** The core value; built once. */

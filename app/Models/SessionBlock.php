@@ -21,13 +21,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property array<string, int|float|string>|null $dose
  * @property Tempo|null $tempo
  * @property int|null $stations
+ * @property int|null $links  of a build-up, how many are done; null for all
  * @property DrillVersion|null $drillVersion
  */
 class SessionBlock extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations'];
+    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations', 'links'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\OpenApi;
 
+use App\Exchange\DrillSchema;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
 
@@ -32,6 +33,8 @@ final class Description
         foreach (self::FORMATS as $format => $shape) {
             $files["docs/formats/{$format}.schema.json"] = self::text(self::schema($document['components']['schemas'], $format, $shape));
         }
+
+        $files['docs/formats/drill.schema.json'] = self::text(DrillSchema::document());
 
         return $files;
     }

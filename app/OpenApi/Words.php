@@ -9,7 +9,7 @@ use OpenApi\Attributes as OA;
 
 /**
  * Reads the short words in which answers are described beside the code that makes them:
- * `int`, `number`, `string`, `bool`, `date`, `instant`, `any`, `'a'|'b'`, `Name` (a shape), each with `[]` for a list,
+ * `int`, `number`, `string`, `bool`, `date`, `instant`, `object`, `any`, `'a'|'b'`, `Name` (a shape), each with `[]` for a list,
  * `{}` for a map by id or key, and `?` for "or null".
  */
 final class Words
@@ -19,6 +19,7 @@ final class Words
         'number' => ['type' => 'number'],
         'string' => ['type' => 'string'],
         'bool' => ['type' => 'boolean'],
+        'object' => ['type' => 'object'],
         'date' => ['type' => 'string', 'format' => 'date'],
         'instant' => ['type' => 'string', 'format' => 'date-time'],
     ];

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Support\ClubContext;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -29,6 +30,11 @@ final class RecordQuery
         $keys = $rows->pluck('line_key')->unique()->values()->all();
         foreach (RecordLine::query()->whereKey($keys)->get() as $line) {
             $this->lines[$line->line_key] = $line;
+        }
+        // Only the club acted for: the players above are its own, and so are its words.
+        foreach (DB::table('club_line_names')->where('club_id', resolve(ClubContext::class)->clubId())->whereIn('line_key', $keys)->get() as $own) {
+            $this->lines[(string) $own->line_key]->drill_name = (string) $own->drill_name;
+            $this->lines[(string) $own->line_key]->drill_slug = (string) $own->drill_slug;
         }
         $days = [];
         $open = [];

@@ -8,7 +8,6 @@ use App\Models\Attendance;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Support\PlanDraft;
-use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Shared\Side;
 
 final class RunPackQuery
@@ -41,7 +40,7 @@ final class RunPackQuery
             if ($drill?->rule === null) {
                 continue;
             }
-            $dose = $block->dose === null ? $drill->dose : DoseFactory::fromFields($block->dose);
+            $dose = $drill->doseFrom($block->dose);
             foreach (Side::cases() as $side) {
                 $keys[$block->block_key][$side->value] = (string) $drill->recordLine($dose, $side)?->value;
             }

@@ -56,6 +56,7 @@ final class BlockShapes implements ValidationRule
             'drillVersionId' => is_int($block['drillVersionId'] ?? 0) ? '' : 'Choose a drill from the book.',
             'dose' => is_array($block['dose'] ?? []) ? '' : 'A dose is a list of fields.',
             'tempo' => is_string($tempo) && Tempo::tryFrom($tempo) !== null ? '' : 'The tempo is learn, steady or match.',
+            'links' => is_int($block['links'] ?? 0) ? '' : 'Links must be a whole number.',
             'stations' => is_int($block['stations'] ?? 0) ? '' : 'Stations must be a whole number.',
         ]);
     }

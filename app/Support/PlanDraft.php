@@ -7,7 +7,6 @@ namespace App\Support;
 use App\Models\DrillVersion;
 use App\Models\SessionBlock;
 use App\Models\TrainingSession;
-use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidPlan;
@@ -86,10 +85,10 @@ final readonly class PlanDraft
         if (! $version instanceof DrillVersion) {
             throw InvalidPlan::because('block.drillVersionId', 'This drill is not in the book any more. Choose another.');
         }
-        $dose = is_array($fields['dose'] ?? null) ? DoseFactory::fromFields($fields['dose']) : $version->drill()->dose;
+        $dose = $version->drill()->doseFrom(is_array($fields['dose'] ?? null) ? $fields['dose'] : null);
         $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;
 
-        return Block::ofDrill($id, $version->drill(), $dose, $tempo, is_numeric($fields['stations'] ?? null) ? (int) $fields['stations'] : null);
+        return Block::ofDrill($id, $version->drill(), $dose, $tempo, is_numeric($fields['stations'] ?? null) ? (int) $fields['stations'] : null, is_numeric($fields['links'] ?? null) ? (int) $fields['links'] : null);
     }
 
     /** @return array<string, mixed> */
@@ -104,6 +103,7 @@ final readonly class PlanDraft
             'dose' => $block->dose,
             'tempo' => $block->tempo?->value,
             'stations' => $block->stations,
+            'links' => $block->links,
         ];
     }
 }

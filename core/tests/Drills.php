@@ -36,11 +36,12 @@ final class Drills
             'goodChance' => 0.8,
             'fetchSeconds' => 5,
             'dose' => ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'alternating'],
-            'scoring' => ['kind' => 'count-in-time', 'starts' => 'the whistle', 'stops' => 'the whistle', 'countsOnlyIf' => '', 'voids' => '', 'fault' => ''],
+            'scoring' => ['kind' => 'count-in-time', 'starts' => 'whistle', 'stops' => 'whistle'],
             'organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'none'],
+            'fromAge' => 'U8',
             'points' => ['Light on the ball.'],
             'faults' => [['fault' => 'Stamps', 'fix' => 'Brush the ball.']],
-            'cautions' => [],
+            'cautions' => ['Look the ground over first.'],
         ];
     }
 }

@@ -17,7 +17,6 @@ use App\Support\ClubContext;
 use App\Support\ClubDay;
 use App\Support\PlanDraft;
 use Carbon\CarbonImmutable;
-use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Side;
 use Illuminate\Database\Seeder;
@@ -217,7 +216,7 @@ class DemoSeeder extends Seeder
         $fields = $this->book['zigzag-in-out']->content;
         $fields['layout']['spacing'] = ['value' => 5, 'unit' => 'yd'];
 
-        return $this->book['zigzag-in-out-early'] ??= DrillVersion::query()->firstOrCreate(
+        return $this->book['zigzag-in-out-early'] ??= DrillVersion::ofTheBook()->firstOrCreate(
             ['slug' => 'zigzag-in-out', 'content_hash' => hash('sha256', (string) json_encode($fields))],
             ['name' => $fields['name'], 'family' => $fields['family'], 'content' => $fields, 'is_current' => false],
         );
@@ -248,7 +247,7 @@ class DemoSeeder extends Seeder
             if ($drill?->rule === null || $block->dose === null) {
                 continue;
             }
-            $dose = DoseFactory::fromFields($block->dose);
+            $dose = $drill->doseFrom($block->dose);
             foreach ($players as $p => $player) {
                 if (! in_array($player->id, $coming, true)) {
                     continue;

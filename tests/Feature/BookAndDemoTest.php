@@ -26,14 +26,14 @@ final class BookAndDemoTest extends FeatureTestCase
 
     public function test_loading_the_book_again_changes_nothing(): void
     {
-        $before = DrillVersion::query()->orderBy('id')->pluck('content_hash', 'id')->all();
+        $before = DrillVersion::ofTheBook()->orderBy('id')->pluck('content_hash', 'id')->all();
         self::assertSame(0, Artisan::call('sparrow:book'));
-        self::assertSame($before, DrillVersion::query()->where('is_current', true)->orderBy('id')->pluck('content_hash', 'id')->all());
+        self::assertSame($before, DrillVersion::ofTheBook()->where('is_current', true)->orderBy('id')->pluck('content_hash', 'id')->all());
     }
 
     public function test_a_drill_that_left_the_book_is_retired_and_kept(): void
     {
-        $version = DrillVersion::query()->create(['slug' => 'old-one', 'family' => 'turning', 'name' => 'Old one', 'content_hash' => str_repeat('a', 64), 'content' => [], 'is_current' => true]);
+        $version = DrillVersion::ofTheBook()->create(['slug' => 'old-one', 'family' => 'turning', 'name' => 'Old one', 'content_hash' => str_repeat('a', 64), 'content' => [], 'is_current' => true]);
         Artisan::call('sparrow:book');
         self::assertFalse($version->fresh()?->getAttribute('is_current'));
     }
@@ -60,11 +60,17 @@ final class BookAndDemoTest extends FeatureTestCase
 
     public function test_drills_are_found_by_words_in_the_squad_s_unit(): void
     {
-        $path = "/api/v1/squads/{$this->squad->id}/drills";
-        $this->actingAs($this->assistant)->getJson("{$path}?find=zigzag%20inside")->assertOk()->assertJsonPath('drills.0.slug', 'zigzag-in-out')->assertJsonPath('drills.0.drawing.dimensions.0.text', '4 yd');
-        self::assertGreaterThanOrEqual(90, count($this->getJson($path)->json('drills')));
-        $this->getJson("{$path}?find=nothing+of+the+kind")->assertExactJson(['drills' => []]);
-        $this->getJson("{$path}?find=".str_repeat('x', 121))->assertStatus(422);
+        $path = "/api/v1/squads/{$this->squad->id}/drill-search";
+        $this->actingAs($this->assistant)->getJson("{$path}?find=zigzag%20inside")->assertOk()->assertJsonPath('found.0.slug', 'zigzag-in-out');
+        $this->getJson("/api/v1/squads/{$this->squad->id}/drills/zigzag-in-out")->assertOk()->assertJsonPath('drill.drawing.dimensions.0.text', '4 yd')->assertJsonPath('own', null);
+        self::assertGreaterThanOrEqual(90, count($this->getJson($path)->json('found')));
+        $this->getJson("{$path}?find=nothing+of+the+kind")->assertExactJson(['found' => []]);
+        foreach (['find='.str_repeat('x', 121), 'family=tactics', 'width=0', 'minutes=soon', 'kit=rocket', 'age=U5'] as $wrong) {
+            $this->getJson("{$path}?{$wrong}")->assertStatus(422)->assertJsonPath('fields.0.path', strtok($wrong, '='));
+        }
+        $corner = array_column($this->getJson("{$path}?width=5.5&wall=no&kit=none&people=alone&age=U8")->assertOk()->json('found'), 'slug');
+        self::assertContains('sole-taps', $corner);
+        self::assertSame([], array_intersect(['box-free-dribble', 'wall-two-touch', 'far-foot-open', 'sixteen-passes'], $corner));
     }
 
     public function test_moves_are_found_by_the_words_of_coaches_and_shown_foot_by_foot(): void

@@ -56,7 +56,7 @@ final class Contract
     {
         $file = base_path(self::SAMPLES."/{$name}.json");
         $data = json_decode((string) $answer->getContent(), true, 512, JSON_THROW_ON_ERROR);
-        foreach (['drills', 'moves'] as $book) {
+        foreach (['drills', 'moves', 'found', 'tree', 'ladders'] as $book) {
             // The first of the book will do: the rest is long, and grows.
             if (isset($data[$book])) {
                 $data[$book] = array_slice($data[$book], 0, 3);

@@ -64,19 +64,24 @@ final class ContractTest extends FeatureTestCase
         foreach ([
             'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings', 'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
             'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}', 'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
-            'session' => 'sessions/{session}', 'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
+            'session' => 'sessions/{session}', 'drills-found' => 'squads/{squad}/drill-search', 'drill-choices' => 'drill-choices', 'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server', 'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps', 'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
         ] as $name => $uri) {
-            $answers[$name] = ["GET api/v1/{$uri}", $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line, '{slug}' => 'drag-back']))->assertOk()];
+            $answers[$name] = ['GET api/v1/'.preg_replace(['~drills/[a-z-]+$~', '~\?.*~'], ['drills/{slug}', ''], $uri), $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line, '{slug}' => 'drag-back']))->assertOk()];
         }
-        $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null]]);
+        $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null, 'links' => null]]);
         $answers['evaluation'] = ['POST api/v1/squads/{squad}/preview', $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()];
+        $fields = ['name' => 'Wider'] + $this->versionOf('zigzag-in-out')->content;
+        $fields['layout']['spacing']['value'] = 5;
+        $answers['drill-trial'] = ['POST api/v1/squads/{squad}/drill-trials', $this->postJson("/api/v1/squads/{$this->squad->id}/drill-trials", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertOk()];
+        $answers['own-drill'] = ['POST api/v1/squads/{squad}/drills', $this->postJson("/api/v1/squads/{$this->squad->id}/drills", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertCreated()];
+        $answers['score'] = ['POST api/v1/squads/{squad}/drills/{slug}/score', $this->postJson("/api/v1/squads/{$this->squad->id}/drills/sixteen-passes/score", ['seconds' => 47.9, 'counts' => ['handling' => 1]])->assertOk()];
         $answers['stale-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", $plan, ['If-Match' => '"9"'])->assertStatus(412)];
         $answers['invalid-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", ['title' => '', 'slotMinutes' => 0] + $plan, ['If-Match' => '"1"'])->assertStatus(422)];
         foreach ($answers as $name => [$route, $answer]) {
             Contract::assertAnswer($answer, $route);
             Contract::assertSample($answer, $name);
         }
-        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'plan' => $plan, 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json()]);
+        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'plan' => $plan, 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json(), 'drill' => ['drills' => array_map(fn (string $slug): array => $this->versionOf($slug)->content, ['zigzag-in-out', 'twelve-windows', 'combo-chest-behind', 'sixteen-passes'])]]);
     }
 
     /** @return array<string, array{string}> */
@@ -100,6 +105,25 @@ final class ContractTest extends FeatureTestCase
         $without = clone $example;
         unset($without->{$field});
         self::assertFalse($validator->validate($without, $schema)->isValid(), "without {$field}");
+    }
+
+    public function test_the_book_and_the_example_hold_to_the_schema_of_drills_and_a_broken_one_does_not(): void
+    {
+        $schema = json_decode((string) file_get_contents(base_path('docs/formats/drill.schema.json')), false, 512, JSON_THROW_ON_ERROR);
+        $example = json_decode((string) file_get_contents(base_path('docs/formats/drill.example.json')), false, 512, JSON_THROW_ON_ERROR);
+        Contract::assertSchema($example, $schema, 'the example');
+        foreach (glob(base_path('book/drills/*.json')) ?: [] as $file) {
+            $book = json_decode((string) file_get_contents($file), false, 512, JSON_THROW_ON_ERROR);
+            Contract::assertSchema((object) ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => $book->drills], $schema, basename($file));
+        }
+        $validator = new \Opis\JsonSchema\Validator;
+        foreach (['version' => 2, 'format' => 'fleet-sparrow/plan', 'drills' => []] as $field => $wrong) {
+            self::assertFalse($validator->validate((object) ([$field => $wrong] + (array) $example), $schema)->isValid(), $field);
+        }
+        foreach (['layout' => (object) ['kind' => 'pitch'], 'family' => 'tactics', 'points' => [], 'goodChance' => 2, 'cuation' => 'x'] as $field => $wrong) {
+            $drill = (object) ([$field => $wrong] + (array) $example->drills[0]);
+            self::assertFalse($validator->validate((object) (['drills' => [$drill]] + (array) $example), $schema)->isValid(), $field);
+        }
     }
 
     /** @param  array<string, array<string, mixed>>  $examples  format → content */

@@ -78,7 +78,7 @@ abstract class FeatureTestCase extends TestCase
 
     protected function versionOf(string $slug): DrillVersion
     {
-        return DrillVersion::query()->where('slug', $slug)->where('is_current', true)->firstOrFail();
+        return DrillVersion::ofTheBook()->where('slug', $slug)->where('is_current', true)->firstOrFail();
     }
 
     /**
@@ -89,7 +89,7 @@ abstract class FeatureTestCase extends TestCase
     {
         $version = $this->versionOf($slug);
 
-        return $change + ['id' => $slug, 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => null];
+        return $change + ['id' => $slug, 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'] ?? null, 'tempo' => 'steady', 'stations' => null];
     }
 
     /**

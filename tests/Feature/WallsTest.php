@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Drill\KeepOwnDrill;
 use App\Models\Invitation;
 use App\Models\Player;
 use App\Models\SignIn;
@@ -56,12 +57,25 @@ final class WallsTest extends FeatureTestCase
         'POST api/v1/club/people/{person}/reset-link' => Ability::Manage,
         'POST api/v1/club/invitations' => Ability::Manage,
         'DELETE api/v1/club/invitations/{invitation}' => Ability::Manage,
+        'GET api/v1/drill-choices' => self::OWN,
         'GET api/v1/moves' => self::OWN,
         'GET api/v1/moves/{slug}' => self::OWN,
         'GET api/v1/squads/{squad}' => Ability::View,
         'GET api/v1/squads/{squad}/settings' => Ability::Settings,
         'PUT api/v1/squads/{squad}/settings' => Ability::Settings,
         'GET api/v1/squads/{squad}/drills' => Ability::View,
+        'POST api/v1/squads/{squad}/drills' => Ability::Plan,
+        'GET api/v1/squads/{squad}/drills/{slug}' => Ability::View,
+        'PUT api/v1/squads/{squad}/drills/{slug}' => Ability::Plan,
+        'DELETE api/v1/squads/{squad}/drills/{slug}' => Ability::Plan,
+        'PUT api/v1/squads/{squad}/drills/{slug}/sharing' => Ability::Plan,
+        'GET api/v1/squads/{squad}/drills/{slug}/file' => Ability::View,
+        'POST api/v1/squads/{squad}/drills/{slug}/score' => Ability::Run,
+        'GET api/v1/squads/{squad}/drill-search' => Ability::View,
+        'POST api/v1/squads/{squad}/drill-trials' => Ability::Plan,
+        'POST api/v1/squads/{squad}/drill-files' => Ability::Plan,
+        'GET api/v1/squads/{squad}/ladders' => Ability::View,
+        'GET api/v1/squads/{squad}/reset' => Ability::View,
         'GET api/v1/squads/{squad}/today' => Ability::View,
         'POST api/v1/squads/{squad}/preview' => Ability::Plan,
         'POST api/v1/squads/{squad}/sessions' => Ability::Plan,
@@ -100,6 +114,8 @@ final class WallsTest extends FeatureTestCase
 
     private string $lineKey;
 
+    private string $ownSlug;
+
     /** @var array<string, int> role → a sign-in of that person */
     private array $signIns = [];
 
@@ -111,6 +127,8 @@ final class WallsTest extends FeatureTestCase
         $this->lineKey = $this->lineKey($this->sessionId, $this->players[0]->id);
         $this->send([$this->mark($this->sessionId, $this->lineKey, 1)]);
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+        $fields = ['slug' => 'own', 'name' => 'A drill of ours'] + $this->versionOf('sole-taps')->content;
+        $this->ownSlug = $this->app->make(KeepOwnDrill::class)->keep($this->squad, $fields, null, 'sole-taps')->slug;
         $this->invitationId = Invitation::query()->create(['squad_id' => $this->squad->id, 'role' => Role::Coach, 'email' => 'new@quay.example', 'token_hash' => str_repeat('0', 64), 'expires_at_utc' => now()->addDay()])->id;
         foreach ($this->people() as $who => [$user]) {
             $this->signIns[$who] = SignIn::query()->create(['club_id' => $user->club_id, 'user_id' => $user->id, 'device' => 'A test', 'signed_in_at_utc' => now(), 'seen_at_utc' => now()])->id;
@@ -237,7 +255,7 @@ final class WallsTest extends FeatureTestCase
         [$method, $uri] = explode(' ', $name);
         $path = '/'.strtr($uri, [
             '{squad}' => (string) $this->squad->id, '{player}' => (string) $this->players[0]->id, '{session}' => (string) $this->sessionId, '{signIn}' => (string) $this->signIns[$who],
-            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id, '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing', '{slug}' => 'sole-taps',
+            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id, '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing', '{slug}' => $this->slugFor($name),
         ]);
         DB::beginTransaction();
         if ($user !== null) {
@@ -251,6 +269,15 @@ final class WallsTest extends FeatureTestCase
             $this->app->make('auth')->forgetGuards();
             $this->flushSession();
         }
+    }
+
+    private function slugFor(string $name): string
+    {
+        return match (true) {
+            str_ends_with($name, '/score') => 'sixteen-passes',
+            str_contains($name, 'drills/{slug}') => $this->ownSlug,
+            default => 'sole-taps',
+        };
     }
 
     /** @return array<string, mixed> */
@@ -269,6 +296,11 @@ final class WallsTest extends FeatureTestCase
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
             'PUT api/v1/sessions/{session}/run' => ['startedAt' => '2026-03-12T17:00:00Z'],
+            'POST api/v1/squads/{squad}/drills', 'PUT api/v1/squads/{squad}/drills/{slug}', 'POST api/v1/squads/{squad}/drill-trials' => ['fields' => ['name' => 'Another of ours'] + $this->versionOf('sole-taps')->content, 'from' => 'sole-taps'],
+            'PUT api/v1/squads/{squad}/drills/{slug}/sharing' => ['isShared' => true],
+            'POST api/v1/squads/{squad}/drills/{slug}/score' => ['seconds' => 45.2, 'counts' => ['handling' => 1]],
+            'POST api/v1/squads/{squad}/drill-files' => ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => [['name' => 'From a file'] + $this->versionOf('sole-taps')->content]],
+            'GET api/v1/squads/{squad}/reset' => ['from' => 'sole-taps', 'to' => 'zigzag-in-out'],
             'POST api/v1/marks' => ['marks' => [$this->mark($this->sessionId, $this->lineKey, 99, ['tryNumber' => 2])]],
             default => $this->plan([]),
         };

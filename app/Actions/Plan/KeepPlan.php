@@ -46,6 +46,7 @@ final class KeepPlan
                     'dose' => $block->dose?->fields(),
                     'tempo' => $block->kind === BlockKind::Drill ? $block->tempo : null,
                     'stations' => $block->stations,
+                    'links' => $block->links,
                 ]);
                 if ($block->drill !== null && $block->dose !== null) {
                     $this->openRecordLines->open($block->drill, $block->dose);

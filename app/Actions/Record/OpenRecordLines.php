@@ -4,19 +4,28 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
+use App\Models\OwnDrill;
 use App\Models\RecordLine;
+use App\Support\ClubContext;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Shared\Side;
+use Illuminate\Support\Facades\DB;
 
 /** Makes sure that the record lines a drill's dose can bring marks for are known, so that a mark from a phone finds its line. */
 final class OpenRecordLines
 {
+    public function __construct(private readonly ClubContext $context)
+    {
+    }
+
     public function open(Drill $drill, Dose $dose): void
     {
         if ($drill->rule === null) {
             return;
         }
+        $isOwn = OwnDrill::isOwn($drill->slug);
+        $names = [];
         foreach (Side::cases() as $side) {
             $key = $drill->recordLine($dose, $side);
             if ($key === null) {
@@ -24,12 +33,17 @@ final class OpenRecordLines
             }
             RecordLine::query()->firstOrCreate(['line_key' => $key->value], [
                 'drill_slug' => $drill->slug,
-                'drill_name' => $drill->name,
+                // A club's own word for it must not reach another club by way of a line they share.
+                'drill_name' => $isOwn ? ucfirst(str_replace('-', ' ', $drill->family->value)).', a drill of one\'s own' : $drill->name,
                 'family' => $drill->family->value,
                 'kind' => $drill->rule->kind,
                 'side' => $side,
                 'task' => $key->task,
             ]);
+            $names[] = ['club_id' => $this->context->clubId(), 'line_key' => $key->value, 'drill_slug' => $drill->slug, 'drill_name' => $drill->name];
+        }
+        if ($isOwn) {
+            DB::table('club_line_names')->upsert($names, ['club_id', 'line_key'], ['drill_slug', 'drill_name']);
         }
     }
 }

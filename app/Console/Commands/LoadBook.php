@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Models\DrillVersion;
+use App\Models\LadderVersion;
 use App\Models\MoveVersion;
 use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Ladder;
 use FleetSparrow\Core\Drill\Move;
 use FleetSparrow\Core\Drill\MoveDictionary;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Exception\InvalidDrill;
 use Illuminate\Console\Command;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use JsonException;
@@ -20,7 +24,7 @@ class LoadBook extends Command
 {
     protected $signature = 'sparrow:book {--from= : Another folder than book/}';
 
-    protected $description = 'Load the drill book and the move dictionary from their files';
+    protected $description = 'Load the drill book, the ladders and the move dictionary from their files';
 
     /** @var list<string> */
     private array $faults = [];
@@ -31,17 +35,24 @@ class LoadBook extends Command
         $folder = is_string($this->option('from')) ? $this->option('from') : base_path('book');
         $drills = $this->read("{$folder}/drills", 'drills', DrillFactory::fromFields(...));
         $moves = $this->read("{$folder}/moves", 'moves', Move::fromFields(...));
-        $this->faults = [...$this->faults, ...MoveDictionary::faults(array_column($moves, 'built'))];
+        $ladders = $this->read("{$folder}/ladders", 'ladders', Ladder::fromFields(...));
+        $this->faults = [
+            ...$this->faults,
+            ...MoveDictionary::faults(array_column($moves, 'built')),
+            ...Ladder::faults(array_column($ladders, 'built'), array_column($drills, 'built')),
+            ...self::sameNames(array_column($drills, 'fields')),
+        ];
         if ($this->faults !== []) {
             array_map($this->error(...), $this->faults);
 
             return self::FAILURE;
         }
-        DB::transaction(function () use ($drills, $moves): void {
-            $this->keep(DrillVersion::class, array_column($drills, 'fields'));
-            $this->keep(MoveVersion::class, array_column($moves, 'fields'));
+        DB::transaction(function () use ($drills, $moves, $ladders): void {
+            $this->keep(fn (): Builder => DrillVersion::ofTheBook(), array_column($drills, 'fields'));
+            $this->keep(fn (): Builder => MoveVersion::query(), array_column($moves, 'fields'));
+            $this->keep(fn (): Builder => LadderVersion::query(), array_column($ladders, 'fields'));
         });
-        $this->info(count($drills).' drills and '.count($moves).' moves in the book.');
+        $this->info(count($drills).' drills, '.count($moves).' moves and '.count($ladders).' ladders in the book.');
 
         return self::SUCCESS;
     }
@@ -75,6 +86,9 @@ class LoadBook extends Command
                         $this->faults[] = "{$name}, entry {$i}: the slug {$slug} stands in {$slugs[$slug]} already.";
                     }
                     $slugs[$slug] ??= $name;
+                } catch (InvalidDrill $fault) {
+                    $each = $fault->faults === [] ? [" {$fault->getMessage()}"] : array_map(fn (array $one): string => ' Drill '.(is_string($fields['slug'] ?? null) ? $fields['slug'] : '?').", {$one['path']}: {$one['message']}", $fault->faults);
+                    $this->faults = [...$this->faults, ...array_map(fn (string $one): string => "{$name}, entry {$i}:{$one}", $each)];
                 } catch (CoreException $fault) {
                     $this->faults[] = "{$name}, entry {$i}: {$fault->getMessage()}";
                 }
@@ -88,13 +102,32 @@ class LoadBook extends Command
     }
 
     /**
-     * @param  class-string<Model>  $versions
+     * @param  list<array<string, mixed>>  $drills
+     * @return list<string>
+     */
+    private static function sameNames(array $drills): array
+    {
+        $faults = [];
+        $seen = [];
+        foreach ($drills as $fields) {
+            $name = mb_strtolower((string) $fields['name']);
+            if (isset($seen[$name])) {
+                $faults[] = "Drill {$fields['slug']}, name: \"{$fields['name']}\" is also the name of {$seen[$name]}.";
+            }
+            $seen[$name] ??= (string) $fields['slug'];
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  callable(): Builder<covariant Model>  $versions
      * @param  list<array<string, mixed>>  $entries
      */
-    private function keep(string $versions, array $entries): void
+    private function keep(callable $versions, array $entries): void
     {
         $known = [];
-        foreach ($versions::query()->toBase()->get(['id', 'slug', 'content_hash']) as $row) {
+        foreach ($versions()->toBase()->get(['id', 'slug', 'content_hash']) as $row) {
             $known["{$row->slug} {$row->content_hash}"] = (int) $row->id;
         }
         $current = [];
@@ -109,8 +142,8 @@ class LoadBook extends Command
                 $new[] = ['slug' => $fields['slug'], 'family' => $fields['family'], 'name' => $fields['name'], 'content_hash' => $hash, 'content' => $content, 'is_current' => true, 'created_at' => now(), 'updated_at' => now()];
             }
         }
-        $versions::query()->whereKeyNot($current)->update(['is_current' => false]);
-        $versions::query()->whereKey($current)->update(['is_current' => true]);
-        $versions::query()->toBase()->insert($new);
+        $versions()->whereKeyNot($current)->update(['is_current' => false]);
+        $versions()->whereKey($current)->update(['is_current' => true]);
+        $versions()->toBase()->insert($new);
     }
 }

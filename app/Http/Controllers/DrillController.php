@@ -4,29 +4,81 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Drill\KeepOwnDrill;
+use App\Http\Requests\DrillRequest;
+use App\Http\Resources\DrillPageResource;
 use App\Http\Resources\DrillResource;
+use App\Http\StaleVersion;
 use App\Models\DrillVersion;
+use App\Models\OwnDrill;
 use App\Models\Squad;
+use App\OpenApi\Delete;
 use App\OpenApi\Get;
-use FleetSparrow\Core\Drill\BookSearch;
-use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\Family;
+use App\OpenApi\Post;
+use App\OpenApi\Put;
+use App\Queries\DrillBookQuery;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Symfony\Component\HttpFoundation\Response;
 
 class DrillController extends Controller
 {
-    #[Get('/squads/{squad}/drills', 'Drills found by words, measured in the squad\'s unit; the whole book when nothing is asked.', answers: 'Drills', query: ['find?' => 'string'])]
-    public function index(Request $request, Squad $squad): JsonResponse
+    #[Get('/squads/{squad}/drills', 'Every drill the squad can plan with, measured in its unit.', answers: 'Drills')]
+    public function index(Squad $squad, DrillBookQuery $book): JsonResponse
     {
         Gate::authorize('view', $squad);
-        $request->validate(['find' => ['nullable', 'string', 'max:120']], ['find.*' => 'Ask with at most 120 letters.']);
-        $versions = DrillVersion::query()->where('is_current', true)->orderBy('name')->get()
-            ->sortBy(fn (DrillVersion $version): int => (int) array_search($version->family, array_column(Family::cases(), 'value'), true))->keyBy('slug');
-        $asked = $request->string('find')->trim()->toString();
-        $slugs = $asked === '' ? $versions->keys()->all() : BookSearch::ofDrills($versions->map(fn (DrillVersion $version): Drill => $version->drill()))->find($asked);
 
-        return new JsonResponse(['drills' => array_map(fn (string $slug): array => DrillResource::of($versions[$slug], $squad->length_unit), $slugs)]);
+        return new JsonResponse(['drills' => $book->versions($squad)->map(fn (DrillVersion $version): array => DrillResource::of($version, $squad->length_unit))->values()->all()]);
+    }
+
+    #[Get('/squads/{squad}/drills/{slug}', 'One drill with its fields, and whose it is.', answers: 'DrillPage')]
+    public function show(Squad $squad, string $slug, DrillBookQuery $book): JsonResponse
+    {
+        Gate::authorize('view', $squad);
+
+        return new JsonResponse(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
+    }
+
+    #[Post('/squads/{squad}/drills', 'Keeps a drill of the squad\'s own.', answers: 'DrillPage', takes: 'DrillInHand', status: 201)]
+    public function store(DrillRequest $request, Squad $squad, KeepOwnDrill $action, DrillBookQuery $book): JsonResponse
+    {
+        $request->drill();
+        $from = $request->filled('from') ? $request->string('from')->toString() : null;
+        $version = $action->keep($squad, $request->drillFields(), null, $from);
+
+        return new JsonResponse(DrillPageResource::of($book->version($squad, $version->slug) ?? abort(404), $squad), 201);
+    }
+
+    #[Put('/squads/{squad}/drills/{slug}', 'Keeps the next version of a drill of the squad\'s own, unless it was changed elsewhere: then 412 with the drill as it stands.', answers: 'DrillPage', takes: 'DrillInHand', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    public function update(DrillRequest $request, Squad $squad, string $slug, KeepOwnDrill $action, DrillBookQuery $book): JsonResponse
+    {
+        $own = self::own($squad, $slug);
+        $expected = trim((string) $request->headers->get('If-Match'), '"');
+        abort_if($expected === '', 428);
+        if ($expected !== (string) $own->version) {
+            throw new StaleVersion(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
+        }
+        $request->drill();
+        $action->keep($squad, $request->drillFields(), $own, $own->copied_from);
+
+        return new JsonResponse(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
+    }
+
+    #[Delete('/squads/{squad}/drills/{slug}', 'Retires a drill of the squad\'s own: it leaves the book, and stays in the plans and numbers it has.', status: 204)]
+    public function destroy(Request $request, Squad $squad, string $slug): Response
+    {
+        Gate::authorize('plan', $squad);
+        $own = self::own($squad, $slug);
+        $own->update(['retired_at_utc' => now()]);
+        DrillVersion::query()->where('own_drill_id', $own->id)->update(['is_current' => false]);
+
+        return response()->noContent();
+    }
+
+    /** The squad's own drill of that name; a shared one of another squad is copied, not changed. */
+    public static function own(Squad $squad, string $slug): OwnDrill
+    {
+        return OwnDrill::query()->where('squad_id', $squad->id)->where('slug', $slug)->whereNull('retired_at_utc')->firstOrFail();
     }
 }

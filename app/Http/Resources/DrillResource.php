@@ -5,7 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\DrillVersion;
+use App\Models\OwnDrill;
 use App\OpenApi\Shape;
+use FleetSparrow\Core\Dose\CircuitItem;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\DrillWords;
+use FleetSparrow\Core\Drill\LevelFactor;
+use FleetSparrow\Core\Drill\Part;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Label;
@@ -15,6 +21,7 @@ use FleetSparrow\Core\Layout\PathStitch;
 use FleetSparrow\Core\Layout\PathStitches;
 use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Layout\Walk;
 use FleetSparrow\Core\Layout\WallLine;
 use FleetSparrow\Core\Plan\BlockTouches;
 use FleetSparrow\Core\Shared\Foot;
@@ -28,8 +35,8 @@ use FleetSparrow\Core\Touch\Script;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
 #[Shape('Dose', [
-    'kind' => "'timed'|'reps'|'lengths'|'quota'|'collective'|'streak'|'race'|'tries'|'free'", 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int', 'total?' => 'int',
-    'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int', 'restSeconds?' => 'number', 'sides' => 'string',
+    'kind' => "'timed'|'reps'|'lengths'|'quota'|'collective'|'streak'|'race'|'tries'|'free'|'circuit'", 'rounds?' => 'int', 'tempos?' => 'string', 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int', 'total?' => 'int',
+    'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int', 'restSeconds?' => 'number', 'sides?' => 'string',
 ])]
 #[Shape('Point', ['xMetres' => 'number', 'yMetres' => 'number'])]
 #[Shape('DrawnMarker', ['shape' => "'triangle'|'square'|'ring'", 'colour' => 'string'], extends: 'Point')]
@@ -39,14 +46,23 @@ use FleetSparrow\Core\Touch\Script;
 #[Shape('DrawnStitch', ['foot' => 'string', 'degrees' => 'number'], extends: 'Point')]
 #[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
 #[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
-#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'stitches' => 'DrawnStitch[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string'])]
+#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'stitches' => 'DrawnStitch[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string', 'walk' => 'Walk?'])]
+#[Shape('WalkPoint', ['seconds' => 'number'], extends: 'Point')]
+#[Shape('Walk', ['seconds' => 'number', 'ball' => 'WalkPoint[]', 'worker' => 'WalkPoint[]'])]
 #[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
 #[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
-#[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string'])]
+#[Shape('ServerCard', ['give' => 'string', 'call' => 'string', 'count' => 'string', 'stop' => 'string'])]
+#[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string', 'people' => 'string[]', 'card' => 'ServerCard?'])]
+#[Shape('DrillPart', ['name' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'move' => 'string?', 'dose' => 'Dose?', 'restSeconds' => 'number', 'asks' => 'string', 'isCounted' => 'bool'])]
+#[Shape('Question', ['ask' => 'string', 'hopedFor' => 'string[]'])]
+#[Shape('StandIn', ['for' => 'string', 'use' => 'string'])]
+#[Shape('LevelFactor', ['ageGroup' => 'string', 'dose' => 'number', 'distance' => 'number', 'target' => 'number'])]
+#[Shape('Penalty', ['slug' => 'string', 'words' => 'string', 'seconds' => 'number'])]
 #[Shape('Fault', ['fault' => 'string', 'fix' => 'string'])]
 #[Shape('Drill', [
     'versionId' => 'int', 'slug' => 'string', 'name' => 'string', 'family' => 'string', 'summary' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'contactsLeft' => 'Contact[]',
-    'touchesPerRep' => 'number', 'secondsPerRep' => 'number', 'dose' => 'Dose', 'scoring' => 'Scoring?', 'organisation' => 'Organisation', 'points' => 'string[]', 'faults' => 'Fault[]', 'cautions' => 'string[]', 'drawing' => 'Drawing',
+    'touchesPerRep' => 'number', 'secondsPerRep' => 'number', 'dose' => 'Dose?', 'scoring' => 'Scoring?', 'organisation' => 'Organisation', 'points' => 'string[]', 'faults' => 'Fault[]', 'cautions' => 'string[]', 'drawing' => 'Drawing',
+    'composition' => "'single'|'combination'|'build-up'|'circuit'", 'parts' => 'DrillPart[]', 'asks' => 'string[]', 'questions' => 'Question[]', 'standIns' => 'StandIn[]', 'fromAge' => 'string', 'levels' => 'LevelFactor[]', 'judgesQuality' => 'bool', 'note' => 'string', 'penalties' => 'Penalty[]', 'isOwn' => 'bool',
 ])]
 #[Shape('Drills', ['drills' => 'Drill[]'])]
 final class DrillResource
@@ -54,11 +70,17 @@ final class DrillResource
     /** @return array<string, mixed> */
     public static function of(DrillVersion $version, LengthUnit $unit): array
     {
-        $drill = $version->drill();
-        $perRep = BlockTouches::perRep($drill, Side::Right);
+        return ['versionId' => $version->id] + self::drill($version->drill(), $unit);
+    }
+
+    /** @return array<string, mixed> a drill that is not kept yet has no version */
+    public static function drill(Drill $drill, LengthUnit $unit): array
+    {
+        $perRep = BlockTouches::perRep($drill->script, $drill->layout->timesAlongPath(), Side::Right);
+        $rule = $drill->rule;
+        $teaching = $drill->teaching;
 
         return [
-            'versionId' => $version->id,
             'slug' => $drill->slug,
             'name' => $drill->name,
             'family' => $drill->family->value,
@@ -68,19 +90,52 @@ final class DrillResource
             'contactsLeft' => self::contacts($drill->script->resolved(Foot::Left)->items),
             'touchesPerRep' => round($perRep->contacts(), 1),
             'secondsPerRep' => round($drill->secondsPerRep, 2),
-            'dose' => $drill->dose->fields(),
-            'scoring' => $drill->rule === null ? null : $drill->rule->fields() + ['unit' => $drill->rule->kind->unit(), 'better' => $drill->rule->kind->better()->value],
-            'organisation' => ['workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers, 'service' => $drill->organisation->service->value],
-            'points' => $drill->points,
-            'faults' => $drill->faults,
-            'cautions' => $drill->cautions,
-            'drawing' => self::drawing($drill->layout, $drill->script, $unit),
+            'dose' => $drill->dose?->fields(),
+            'scoring' => $rule === null ? null : [
+                'kind' => $rule->kind->value, 'unit' => $rule->kind->unit(), 'better' => $rule->kind->better()->value, 'starts' => $rule->starts->words(), 'stops' => $rule->stops->words(),
+                'countsOnlyIf' => $rule->countsOnlyIf(), 'voids' => $rule->voidWords(), 'fault' => $rule->faultWords(),
+            ],
+            'organisation' => [
+                'workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers, 'service' => $drill->organisation->service->value,
+                'people' => DrillWords::people($drill->organisation), 'card' => $drill->organisation->card === null ? null : get_object_vars($drill->organisation->card),
+            ],
+            'points' => $teaching->points,
+            'faults' => $teaching->faults,
+            'cautions' => $teaching->cautions,
+            'drawing' => self::drawing($drill, $unit),
+            'composition' => $drill->composition->kind,
+            'parts' => self::parts($drill),
+            'asks' => DrillWords::asks($drill),
+            'questions' => array_map(get_object_vars(...), $teaching->questions),
+            'standIns' => array_map(get_object_vars(...), $teaching->standIns),
+            'fromAge' => $drill->demands->fromAge->name(),
+            'levels' => array_map(fn (LevelFactor $level): array => ['ageGroup' => $level->ageGroup->name(), 'dose' => $level->dose, 'distance' => $level->distance, 'target' => $level->target], $drill->demands->levels),
+            'judgesQuality' => $teaching->judgesQuality,
+            'note' => $teaching->note,
+            'penalties' => $rule->protocol->penalties ?? [],
+            'isOwn' => OwnDrill::isOwn($drill->slug),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> parts of a combination, links of a build-up, items of a circuit */
+    private static function parts(Drill $drill): array
+    {
+        $part = fn (string $name, Script $script): array => ['name' => $name, 'script' => $script->text(), 'contacts' => self::contacts($script->resolved(Foot::Right)->items)];
+
+        return [
+            ...array_map(fn (Part $one): array => $part($one->name, $one->script) + ['move' => $one->move, 'dose' => null, 'restSeconds' => 0.0, 'asks' => '', 'isCounted' => false], $drill->composition->parts),
+            ...array_map(fn (CircuitItem $one): array => $part($one->name, $one->script) + [
+                'move' => null, 'dose' => $one->dose->fields(), 'restSeconds' => $one->restSeconds,
+                'asks' => implode(', ', array_filter([$one->touches?->words(), $one->manner?->words()])), 'isCounted' => $one->rule !== null,
+            ], $drill->composition->items),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function drawing(Layout $layout, Script $script, LengthUnit $unit): array
+    private static function drawing(Drill $drill, LengthUnit $unit): array
     {
+        [$layout, $script] = [$drill->layout, $drill->script];
+        $walk = Walk::of($layout, $script, $drill->secondsPerRep);
         $path = $layout->ballPath();
         $footprint = $layout->footprint();
 
@@ -97,8 +152,18 @@ final class DrillResource
             'kit' => self::kit($layout),
             'dimensions' => array_map(fn (DimensionLine $line): array => ['from' => self::point($line->from), 'to' => self::point($line->to), 'text' => self::text($line->length->in($unit), $unit)], $layout->dimensions()),
             'labels' => array_map(fn (Label $label): array => self::point($label->at) + ['text' => $label->text], $layout->labels()),
+            'walk' => $walk === null ? null : ['seconds' => round($walk->seconds, 2), 'ball' => array_map(self::walkPoint(...), $walk->ball), 'worker' => array_map(self::walkPoint(...), $walk->worker)],
             'spaceText' => self::text(round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
         ];
+    }
+
+    /**
+     * @param  array{at: Point, seconds: float}  $point
+     * @return array<string, float>
+     */
+    private static function walkPoint(array $point): array
+    {
+        return self::point($point['at']) + ['seconds' => round($point['seconds'], 3)];
     }
 
     /** @return array<string, mixed> */

@@ -15,7 +15,7 @@ use FleetSparrow\Core\Touch\Tally;
 #[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]
 #[Shape('Segment', [
     'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'", 'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
-    'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
+    'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
 ])]
 #[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
 #[Shape('BlockEvaluation', [
@@ -58,6 +58,7 @@ final class EvaluationResource
             'seconds' => round($segment->seconds, 1),
             'endsByClock' => $segment->endsByClock,
             'side' => $segment->side,
+            'item' => $segment->item,
             'set' => $segment->set,
             'turn' => $segment->turn,
             'working' => array_map(intval(...), $segment->working),

@@ -6,17 +6,24 @@ namespace App\Http\Resources;
 
 use App\Models\RecordLine;
 use App\OpenApi\Shape;
+use FleetSparrow\Core\Record\ClockStart;
+use FleetSparrow\Core\Record\ClockStop;
+use FleetSparrow\Core\Record\Condition;
+use FleetSparrow\Core\Record\FaultCost;
+use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Record\Target;
 use FleetSparrow\Core\Record\TargetSchool;
+use FleetSparrow\Core\Record\VoidReason;
 use FleetSparrow\Core\Shared\LengthUnit;
 
 /** A record line, and how one player stands on it. */
 #[Shape('Line', [
     'key' => 'string', 'drillSlug' => 'string', 'drillName' => 'string', 'family' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'unit' => 'string', 'better' => "'higher'|'lower'",
-    'step' => 'number', 'least' => 'number', 'most' => 'number', 'window' => 'string', 'rule' => 'string{}',
+    'step' => 'number', 'least' => 'number', 'most' => 'number', 'window' => 'string', 'rule' => 'LineRule',
 ])]
+#[Shape('LineRule', ['starts?' => 'string', 'stops?' => 'string', 'countsOnlyIf?' => 'string', 'voids?' => 'string', 'fault?' => 'string'])]
 #[Shape('LineDay', ['on' => 'date', 'best' => 'number', 'median' => 'number', 'tries' => 'int', 'openTries' => 'int'])]
 #[Shape('LineRecord', ['on' => 'date', 'value' => 'number'])]
 #[Shape('Target', ['value' => 'number', 'because' => 'string'])]
@@ -41,7 +48,7 @@ final class LineResource
             'least' => $line->kind->least(),
             'most' => $line->kind->most(),
             'window' => self::window($line, $unit),
-            'rule' => $line->task['rule'] ?? [],
+            'rule' => (object) self::rule(is_array($line->task['rule'] ?? null) ? $line->task['rule'] : []),
         ];
     }
 
@@ -57,6 +64,30 @@ final class LineResource
             'target' => $target === null ? null : ['value' => $target->value, 'because' => $target->because],
             'openTries' => array_sum($reading->openTries),
         ];
+    }
+
+    /**
+     * The codes of a rule in words, as far as they say anything.
+     *
+     * @param  array<array-key, mixed>  $rule
+     * @return array<string, string>
+     */
+    private static function rule(array $rule): array
+    {
+        $fault = is_array($rule['fault'] ?? null) ? $rule['fault'] : [];
+        $word = fn (mixed $value): string => is_string($value) ? $value : '';
+        $codes = fn (mixed $list): array => array_filter(is_array($list) ? $list : [], is_string(...));
+
+        return array_filter([
+            'starts' => ClockStart::tryFrom($word($rule['starts'] ?? ''))?->words() ?? '',
+            'stops' => ClockStop::tryFrom($word($rule['stops'] ?? ''))?->words() ?? '',
+            'countsOnlyIf' => implode(' ', array_map(fn (string $code): string => Condition::tryFrom($code)?->sentence() ?? '', $codes($rule['countsIf'] ?? []))),
+            'voids' => implode(' ', array_map(fn (string $code): string => VoidReason::tryFrom($code)?->sentence() ?? '', $codes($rule['voids'] ?? []))),
+            'fault' => implode(': ', array_filter([
+                FaultKind::tryFrom($word($fault['what'] ?? ''))?->words() ?? '',
+                FaultCost::tryFrom($word($fault['costs'] ?? ''))?->words(is_numeric($fault['seconds'] ?? null) ? (float) $fault['seconds'] : 0.0) ?? '',
+            ])),
+        ]);
     }
 
     /** What tells this line from others of the same drill: window, level, spacing. */

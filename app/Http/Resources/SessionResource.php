@@ -12,9 +12,9 @@ use App\Support\ClubDay;
 use App\Support\PlanDraft;
 
 /** A session as the plan view edits it. */
-#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?'])]
+#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'links?' => 'int?'])]
 #[Shape('SessionSummary', ['id' => 'int', 'squadId' => 'int', 'title' => 'string', 'place' => 'string', 'startsAt' => 'string', 'slotMinutes' => 'int', 'version' => 'int', 'isRun' => 'bool'])]
-#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'players' => 'Player[]'], extends: 'SessionSummary')]
+#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'players' => 'Player[]', 'olderDrills' => 'Drill[]'], extends: 'SessionSummary')]
 #[Shape('Attendance', ['comingPlayerIds' => 'int[]'])]
 final class SessionResource
 {
@@ -42,7 +42,26 @@ final class SessionResource
             'blocks' => PlanDraft::ofSession($session, $coming)->blocks,
             'comingPlayerIds' => $coming,
             'players' => $session->squad->players->map(PlayerResource::of(...))->values()->all(),
+            'olderDrills' => self::olderDrills($session),
         ];
+    }
+
+    /**
+     * Drills as they were when they were planned, where the book says something else by now or nothing at all.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function olderDrills(TrainingSession $session): array
+    {
+        $older = [];
+        foreach ($session->blocks as $block) {
+            $version = $block->drillVersion;
+            if ($version !== null && ! $version->is_current) {
+                $older[$version->id] = DrillResource::of($version, $session->squad->length_unit);
+            }
+        }
+
+        return array_values($older);
     }
 
     /** @return list<int> no answer yet counts as coming */

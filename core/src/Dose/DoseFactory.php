@@ -21,7 +21,7 @@ final class DoseFactory
             'reps' => RepsDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
             'quota' => QuotaDose::of(self::whole($fields, 'good'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
             'race' => RaceDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
-            'lengths' => LengthsDose::of(self::whole($fields, 'lengths'), self::yes($fields, 'andBack'), self::pattern($fields)),
+            'lengths' => LengthsDose::of(self::whole($fields, 'lengths'), self::yes($fields, 'andBack'), self::pattern($fields), self::tempos($fields)),
             'collective' => CollectiveDose::of(self::whole($fields, 'total'), self::yes($fields, 'onlyGood'), self::pattern($fields)),
             'streak' => StreakDose::of(self::whole($fields, 'goal'), self::pattern($fields)),
             'tries' => TriesDose::of(self::whole($fields, 'balls'), self::yes($fields, 'untilHit'), self::pattern($fields)),
@@ -34,6 +34,20 @@ final class DoseFactory
     private static function pattern(array $fields): SetsAndRest
     {
         return SetsAndRest::of(self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $fields
+     * @return list<Tempo> from words with a space between, such as "learn match"
+     */
+    private static function tempos(array $fields): array
+    {
+        $words = is_string($fields['tempos'] ?? '') ? trim($fields['tempos'] ?? '') : '?';
+
+        return $words === '' ? [] : array_map(
+            static fn (string $word): Tempo => Tempo::tryFrom($word) ?? throw InvalidDose::because('dose.tempos', 'The tempo of a length is learn, steady or match.'),
+            explode(' ', $words),
+        );
     }
 
     /** @param  array<array-key, mixed>  $fields */

@@ -16,14 +16,23 @@ final readonly class LengthsDose implements Dose
 {
     use InSets;
 
-    private function __construct(private int $lengths, private bool $andBack, private SetsAndRest $pattern)
+    /** @param  list<Tempo>  $tempos  of each length where they differ; empty where all are alike */
+    private function __construct(private int $lengths, private bool $andBack, private SetsAndRest $pattern, private array $tempos)
     {
     }
 
-    /** @throws InvalidDose If lengths are outside 1 to 100. */
-    public static function of(int $lengths, bool $andBack, SetsAndRest $pattern): self
+    /**
+     * @param  list<Tempo>  $tempos  one for each length ("first slow, then fast"), or none
+     *
+     * @throws InvalidDose If lengths are outside 1 to 100, or there are tempos but not one for each.
+     */
+    public static function of(int $lengths, bool $andBack, SetsAndRest $pattern, array $tempos = []): self
     {
-        return new self(DoseLimits::whole('lengths', 'Lengths', $lengths, 1, 100), $andBack, $pattern);
+        if ($tempos !== [] && count($tempos) !== $lengths) {
+            throw InvalidDose::because('dose.tempos', 'Say a tempo for each length, or none.');
+        }
+
+        return new self(DoseLimits::whole('lengths', 'Lengths', $lengths, 1, 100), $andBack, $pattern, $tempos);
     }
 
     public function kind(): string
@@ -33,12 +42,14 @@ final readonly class LengthsDose implements Dose
 
     public function window(): array
     {
-        return ['kind' => 'lengths', 'lengths' => $this->lengths, 'andBack' => $this->andBack ? 1 : 0];
+        $tempos = implode(' ', array_map(static fn (Tempo $tempo): string => $tempo->value, $this->tempos));
+
+        return ['kind' => 'lengths', 'lengths' => $this->lengths, 'andBack' => $this->andBack ? 1 : 0] + ($tempos === '' ? [] : ['tempos' => $tempos]);
     }
 
     public function turnTime(array $workers): DurationEstimate
     {
-        $seconds = $this->trips() * max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
+        $seconds = $this->steadyTrips() * max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
         [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
 
         return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds));
@@ -47,6 +58,14 @@ final readonly class LengthsDose implements Dose
     public function expectedReps(Pace $pace): float
     {
         return (float) ($this->pattern->sets * $this->trips());
+    }
+
+    /** Trips as many as would take as long at the tempo of the block. */
+    private function steadyTrips(): float
+    {
+        return $this->tempos === []
+            ? (float) $this->trips()
+            : array_sum(array_map(static fn (Tempo $tempo): float => $tempo->secondsFactor(), $this->tempos)) * ($this->andBack ? 2 : 1);
     }
 
     private function trips(): int

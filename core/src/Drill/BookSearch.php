@@ -41,7 +41,7 @@ final readonly class BookSearch
         foreach ($drills as $drill) {
             $entries[$drill->slug] = self::weigh([
                 self::NAME => [$drill->name],
-                self::WORD => [$drill->summary, $drill->family->value, $drill->layout->kind(), $drill->dose->kind(), ...array_keys($drill->layout->equipment()), ...$drill->points, ...self::surfaces($drill)],
+                self::WORD => [$drill->summary, $drill->family->value, $drill->layout->kind(), $drill->dose?->kind() ?? '', ...array_keys($drill->layout->equipment()), ...$drill->teaching->points, ...$drill->teaching->words, ...self::surfaces($drill)],
             ]);
         }
 

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Record\RecordLineKey;
 use FleetSparrow\Core\Record\ScoringRule;
@@ -16,14 +19,14 @@ use FleetSparrow\Core\Touch\Script;
 /** One activity of the drill book: what the feet do, where, how much, and how it is counted. */
 final readonly class Drill
 {
+    public Script $script;
+
     /**
      * @param  float  $secondsPerRep  one rep at a steady tempo
      * @param  float  $goodChance  chance of a good rep before any mark (default of the drill)
      * @param  float  $fetchSeconds  to fetch a missed ball
+     * @param  Dose|null  $dose  null when it comes with none and asks for one when planned
      * @param  ScoringRule|null  $rule  null when nothing is counted
-     * @param  list<string>  $points  coaching points
-     * @param  list<array{fault: string, fix: string}>  $faults
-     * @param  list<string>  $cautions
      */
     public function __construct(
         public string $slug,
@@ -31,17 +34,17 @@ final readonly class Drill
         public Family $family,
         public string $summary,
         public Layout $layout,
-        public Script $script,
+        public Composition $composition,
         public float $secondsPerRep,
         public float $goodChance,
         public float $fetchSeconds,
-        public Dose $dose,
+        public ?Dose $dose,
         public ?ScoringRule $rule,
         public Organisation $organisation,
-        public array $points,
-        public array $faults,
-        public array $cautions,
+        public Demands $demands,
+        public Teaching $teaching,
     ) {
+        $this->script = $composition->script;
     }
 
     public function pace(Tempo $tempo): Pace
@@ -49,11 +52,42 @@ final readonly class Drill
         return Pace::of($this->secondsPerRep * $tempo->secondsFactor(), $this->goodChance, $this->fetchSeconds);
     }
 
+    /**
+     * A dose for this drill from the fields a plan writes; a circuit's items come from the drill itself.
+     *
+     * @param  array<array-key, mixed>|null  $fields  null for the drill's own
+     *
+     * @throws InvalidDose If the drill comes with no dose and none is given, or the fields cannot be carried out.
+     */
+    public function doseFrom(?array $fields): Dose
+    {
+        if ($fields === null) {
+            return $this->dose ?? throw InvalidDose::because('dose.kind', 'This drill comes with no dose. Say how much of it.');
+        }
+        $isCircuit = ($fields['kind'] ?? null) === 'circuit';
+        if ($isCircuit !== ($this->composition->items !== [])) {
+            throw InvalidDose::because('dose.kind', $isCircuit ? 'Only a circuit is done in rounds.' : 'A circuit is done in rounds.');
+        }
+
+        return $this->composition->items === [] ? DoseFactory::fromFields($fields) : CircuitDose::fromFields($this->composition->items, $fields);
+    }
+
     /** The line a mark of this drill with this dose and side belongs to; null when nothing is counted. */
     public function recordLine(Dose $dose, Side $side): ?RecordLineKey
     {
         return $this->rule === null
             ? null
-            : RecordLineKey::of($this->script, $this->layout, $dose, $this->rule, $side, $this->organisation->service->value);
+            : RecordLineKey::of($this->script, $this->layout, $dose, $this->rule, $side, ['service' => $this->organisation->serviceKey()] + $this->demands->task());
+    }
+
+    /** The same drill with only the first links of its build-up; a drill that is none stays as it is. */
+    public function upTo(int $links): self
+    {
+        return new self(
+            $this->slug, $this->name, $this->family, $this->summary, $this->layout, $this->composition->upTo($links),
+            // Each link adds its share of the time of the whole.
+            $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min($links, count($this->composition->parts)) / count($this->composition->parts) : 1.0),
+            $this->goodChance, $this->fetchSeconds, $this->dose, $this->rule, $this->organisation, $this->demands, $this->teaching,
+        );
     }
 }

@@ -4,83 +4,141 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Dose\CircuitDose;
+use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFactory;
-use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFactory;
-use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Layout\LayoutParameters;
 use FleetSparrow\Core\Record\ScoringRule;
-use FleetSparrow\Core\Touch\Script;
 
-/** Builds a drill from the fields of a book file; a fault names the drill and the field. */
+/** Builds a drill from the fields of a book file. Every fault is found at once, each with the path of its field. */
 final class DrillFactory
 {
+    public const FIELDS = [
+        'slug', 'name', 'family', 'summary', 'layout', 'script', 'combination', 'buildUp', 'circuit', 'secondsPerRep', 'metresPerSecond', 'goodChance', 'fetchSeconds',
+        'dose', 'scoring', 'organisation', 'touches', 'sideSetBy', 'ball', 'calling', 'targetRoles', 'targetsNamedBy', 'needs', 'fromAge', 'levels', 'opposition', 'keepsTheme',
+        'points', 'questions', 'faults', 'cautions', 'standIns', 'words', 'judgesQuality', 'note',
+    ];
+
+    private FaultList $faults;
+
+    private function __construct(private readonly BookFields $read)
+    {
+        $this->faults = new FaultList;
+    }
+
     /**
      * @param  array<array-key, mixed>  $fields
      *
-     * @throws InvalidDrill If a field is missing or says something that cannot be done.
+     * @throws InvalidDrill If a field is missing or says something that cannot be done; `faults` lists all of them.
      */
     public static function fromFields(array $fields): Drill
     {
-        $read = new BookFields($fields, 'drill');
-        $slug = $read->slug();
-        try {
-            return self::build($slug, $read, $fields);
-        } catch (CoreException $fault) {
-            throw InvalidDrill::because($fault->reason(), "Drill {$slug}: {$fault->getMessage()}");
+        return (new self(new BookFields($fields)))->build();
+    }
+
+    private function build(): Drill
+    {
+        [$read, $try] = [$this->read, $this->faults->try(...)];
+        $this->faults->unknown('', $read->fields, self::FIELDS);
+        $slug = $try('slug', fn (): string => $read->slug());
+        $name = $try('name', fn (): string => $read->text('name', most: 120));
+        $family = $try('family', fn (): Family => $read->family());
+        $summary = $try('summary', fn (): string => $read->text('summary', most: 300));
+        $layout = $try('layout', fn (): ?Layout => $this->layout());
+        $composition = $try('script', fn (): Composition => CompositionReader::read($read));
+        $seconds = $layout === null || $composition === null ? 1.0 : $try('secondsPerRep', fn (): float => $this->secondsPerRep($layout, $composition));
+        $chance = $try('goodChance', fn (): float => $read->number('goodChance', 0.05, 1.0));
+        $fetch = $try('fetchSeconds', fn (): float => $read->number('fetchSeconds', 0.0, 60.0));
+        $dose = $composition === null ? null : $try('dose', fn (): ?Dose => $this->dose($composition));
+        $rule = $try('scoring', fn (): ?ScoringRule => $this->rule());
+        $organisation = $try('organisation', fn (): Organisation => $this->organisation());
+        $demands = $try('demands', fn (): Demands => DemandsReader::demands($read));
+        $teaching = $try('teaching', fn (): Teaching => $this->teaching());
+        $this->faults->throwIfAny($slug ?? '?');
+        if ($slug === null || $name === null || $family === null || $summary === null || $layout === null || $composition === null || $seconds === null || $chance === null || $fetch === null || $organisation === null || $demands === null || $teaching === null) {
+            throw InvalidDrill::because('drill', 'The drill could not be read.');
         }
+
+        return new Drill($slug, $name, $family, $summary, $layout, $composition, $seconds, $chance, $fetch, $dose, $rule, $organisation, $demands, $teaching);
     }
 
-    /** @param  array<array-key, mixed>  $fields */
-    private static function build(string $slug, BookFields $read, array $fields): Drill
+    /** Null when faults were found and kept. */
+    private function layout(): ?Layout
     {
-        $layout = LayoutFactory::fromFields($read->object('layout'));
-        $scoring = $fields['scoring'] ?? null;
+        $fields = $this->read->object('layout')->fields;
+        $faults = LayoutParameters::faults($fields);
+        foreach ($faults as $name => $message) {
+            $this->faults->add("layout.{$name}", $message);
+        }
 
-        return new Drill(
-            $slug,
-            $read->text('name'),
-            $read->family(),
-            $read->text('summary'),
-            $layout,
-            Script::fromText($read->text('script')),
-            array_key_exists('metresPerSecond', $fields) ? self::secondsOfPath($read, $layout) : $read->number('secondsPerRep', 0.1, 120.0),
-            $read->number('goodChance', 0.05, 1.0),
-            $read->number('fetchSeconds', 0.0, 60.0),
-            DoseFactory::fromFields($read->object('dose')),
-            is_array($scoring) ? self::rule(new BookFields($scoring, 'drill')) : null,
-            self::organisation(new BookFields($read->object('organisation'), 'drill')),
-            $read->texts('points'),
-            $read->faults(),
-            $read->texts('cautions'),
-        );
+        return $faults === [] ? LayoutFactory::fromFields($fields) : null;
     }
 
-    /** A travelling drill gives its speed and takes its time from the path; any other gives the seconds of a rep. */
-    private static function secondsOfPath(BookFields $read, Layout $layout): float
+    /** A circuit takes the time of its items, a travelling drill that of its path at its speed; any other gives the seconds of a rep. */
+    private function secondsPerRep(Layout $layout, Composition $composition): float
     {
-        $path = $layout->ballPath() ?? throw InvalidDrill::because('drill.metresPerSecond', '"metresPerSecond" needs a layout with a path.');
+        if ($composition->items !== []) {
+            return CircuitDose::of($composition->items, 1, 0.0)->turnTime([$composition->items[0]->pace])->meanSeconds;
+        }
+        if (! $this->read->has('metresPerSecond')) {
+            return $this->read->number('secondsPerRep', 0.1, 120.0);
+        }
+        $path = $layout->ballPath() ?? throw $this->read->refusal('metresPerSecond', '"metresPerSecond" needs a layout with a path.');
 
-        return $path->lengthMetres / $read->number('metresPerSecond', 0.2, 8.0);
+        return $path->lengthMetres / $this->read->number('metresPerSecond', 0.2, 8.0);
     }
 
-    private static function organisation(BookFields $read): Organisation
+    private function dose(Composition $composition): ?Dose
     {
-        $service = Service::tryFrom($read->text('service')) ?? throw InvalidDrill::because('drill.service', '"service" must be none, passed, rolled, thrown or wall.');
+        if (! $this->read->has('dose')) {
+            return null;
+        }
+        $fields = $this->read->object('dose')->fields;
+        if (($composition->items !== []) !== (($fields['kind'] ?? null) === 'circuit')) {
+            throw $this->read->refusal('dose.kind', 'A circuit, and only a circuit, has a dose of the kind circuit.');
+        }
 
-        return new Organisation(max(1, (int) $read->number('workers', 1, 6)), max(0, (int) $read->number('playerServers', 0, 4)), $service);
+        return $composition->items === [] ? DoseFactory::fromFields($fields) : CircuitDose::fromFields($composition->items, $fields);
     }
 
-    private static function rule(BookFields $read): ScoringRule
+    private function rule(): ?ScoringRule
     {
-        return new ScoringRule(
-            MarkKind::tryFrom($read->text('kind')) ?? throw InvalidDrill::because('drill.scoring', '"scoring.kind" is not a kind of mark.'),
-            $read->text('starts'),
-            $read->text('stops'),
-            $read->text('countsOnlyIf', mayBeEmpty: true),
-            $read->text('voids', mayBeEmpty: true),
-            $read->text('fault', mayBeEmpty: true),
+        if (! $this->read->has('scoring')) {
+            return null;
+        }
+        $scoring = $this->read->object('scoring');
+        $this->faults->unknown('scoring', $scoring->fields, ScoringReader::FIELDS);
+
+        return ScoringReader::read($scoring);
+    }
+
+    private function organisation(): Organisation
+    {
+        $organisation = $this->read->object('organisation');
+        $this->faults->unknown('organisation', $organisation->fields, DemandsReader::ORGANISATION);
+
+        return DemandsReader::organisation($organisation);
+    }
+
+    private function teaching(): Teaching
+    {
+        $read = $this->read;
+        $faults = $read->faults();
+        $points = $read->texts('points', 1, 3);
+        $cautions = $read->texts('cautions', 1);
+
+        return new Teaching(
+            $points !== [] ? $points : throw $read->refusal('points', 'A drill needs a coaching point.'),
+            array_map(static fn (BookFields $one): Question => new Question($one->text('ask'), $one->texts('hopedFor', 1)), $read->entries('questions')),
+            $faults !== [] ? $faults : throw $read->refusal('faults', 'A drill needs a common fault with its fix.'),
+            $cautions !== [] ? $cautions : throw $read->refusal('cautions', 'A drill needs a caution.'),
+            array_map(static fn (BookFields $one): StandIn => new StandIn($one->text('for', most: 20), $one->text('use')), $read->entries('standIns')),
+            $read->texts('words'),
+            $read->flag('judgesQuality'),
+            $read->text('note', mayBeEmpty: true, most: 1000),
         );
     }
 }

@@ -41,14 +41,14 @@ final readonly class Move
      */
     public static function fromFields(array $fields): self
     {
-        $read = new BookFields($fields, 'move');
+        $read = new BookFields($fields);
         $slug = $read->slug();
         try {
             $faults = $read->faults();
 
             return new self(
                 $slug, $read->text('name'), $read->family(), Script::fromText($read->text('script')), $read->text('cue'),
-                $faults === [] ? throw InvalidDrill::because('move.faults', '"faults" needs at least one fault with its fix.') : $faults,
+                $faults === [] ? throw InvalidDrill::because('faults', '"faults" needs at least one fault with its fix.') : $faults,
                 $read->texts('easier'), $read->texts('harder'), $read->texts('needs'), $read->texts('words'),
             );
         } catch (CoreException $fault) {

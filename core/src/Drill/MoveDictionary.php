@@ -65,6 +65,14 @@ final readonly class MoveDictionary
         return array_values(array_unique($order));
     }
 
+    /** How many moves stand before it on the longest way; nought for one that needs nothing. */
+    public function depth(string $slug): int
+    {
+        $needs = $this->moves[$slug]->needs ?? [];
+
+        return $needs === [] ? 0 : 1 + max(array_map($this->depth(...), $needs));
+    }
+
     /**
      * @param  list<Move>  $moves
      * @return list<string>

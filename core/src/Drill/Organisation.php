@@ -4,20 +4,53 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Shared\ServiceManner;
+
 /** Who is needed at one station: workers, and servers who are players and swap with them. */
 final readonly class Organisation
 {
     /**
      * @param  int<1, max>  $workers
      * @param  int<0, max>  $playerServers
+     * @param  ServiceManner|null  $manner  how the served ball comes; null where nobody serves
+     * @param  bool  $coachServes  a coach or helper feeds, and does not swap
+     * @param  bool  $serverMoves  whether the server walks while serving, which changes the task
+     * @param  bool  $needsCounter  whether somebody must watch and count
+     * @param  int<0, max>  $keepers  goalkeepers at a time; the duty goes round by shirt number
      */
-    public function __construct(public int $workers, public int $playerServers, public Service $service)
-    {
+    public function __construct(
+        public int $workers,
+        public int $playerServers,
+        public Service $service,
+        public ?ServiceManner $manner = null,
+        public Pattern $pattern = Pattern::Own,
+        public bool $coachServes = false,
+        public bool $serverMoves = false,
+        public bool $needsCounter = false,
+        public int $keepers = 0,
+        public ?ServerCard $card = null,
+    ) {
     }
 
     /** @return int<1, max> */
     public function playersPerStation(): int
     {
         return $this->workers + $this->playerServers;
+    }
+
+    /** How the ball comes, as the record line names it. */
+    public function serviceKey(): string
+    {
+        return implode(' ', array_filter([$this->service->value, $this->manner?->value, $this->serverMoves ? 'moving' : null]));
+    }
+
+    /** Whether one can do it alone, in a pair, or needs a group. */
+    public function people(): string
+    {
+        return match (true) {
+            $this->playersPerStation() >= 3 || in_array($this->pattern, [Pattern::PassAndFollow, Pattern::Hunt], true) => 'group',
+            $this->playersPerStation() === 1 || in_array($this->pattern, [Pattern::TakeTurns, Pattern::Own], true) && $this->playerServers === 0 => 'alone',
+            default => 'pair',
+        };
     }
 }

@@ -11,7 +11,7 @@ use FleetSparrow\Core\Exception\InvalidValue;
 final class LayoutFactory
 {
     public const KINDS = [
-        'box', 'corridor', 'defender', 'facing-lines', 'figure-of-eight', 'gates', 'lane', 'line', 'pair', 'passing-rectangle', 'pattern-to-goal', 'reaction-square', 'reference', 'scatter',
+        'boards', 'box', 'corridor', 'defender', 'facing-lines', 'figure-of-eight', 'gates', 'lane', 'line', 'pair', 'passing-rectangle', 'pattern-to-goal', 'reaction-square', 'reference', 'scatter',
         'shooting-line', 'small-field', 'targets', 'wall-lane', 'wall-turn', 'zigzag',
     ];
 
@@ -26,6 +26,7 @@ final class LayoutFactory
         $kind = $fields['kind'] ?? null;
 
         return match ($kind) {
+            'boards' => PassingBoards::fromFields($read),
             'box' => Box::of($read->length('width'), $read->length('depth')),
             'corridor' => Corridor::fromFields($read),
             'defender' => MarkerDefender::fromFields($read),

@@ -11,27 +11,28 @@ use FleetSparrow\Core\Shared\Length;
  * A player at each corner and the ball from one to the next: round the outside (0), or straight and diagonal in turn (1), in
  * either direction. Round is 2·(w + d); straight and diagonal is 2·w + 2·√(w² + d²).
  *
- * Example: `PassingRectangle::of(Length::ofMetres(8.0), Length::ofMetres(6.0), 1, 0, 2)->ballPath()->lengthMetres` is `36.0`.
+ * Example: `PassingRectangle::of(Length::ofMetres(8.0), Length::ofMetres(6.0), 1, 0, 2, 1)->ballPath()->lengthMetres` is `36.0`.
  */
 final readonly class PassingRectangle implements Layout
 {
     use Sketched;
 
     /** @throws InvalidLayout If a length or a number cannot be laid. */
-    public static function of(Length $width, Length $depth, int $order, int $clockwise, int $perCorner): self
+    public static function of(Length $width, Length $depth, int $order, int $clockwise, int $perCorner, int $balls): self
     {
         Limits::length('width', $width);
         Limits::length('depth', $depth);
         Limits::count('order of passes (0 round, 1 straight and diagonal)', $order, 0, 1);
         Limits::count('direction (0 or 1)', $clockwise, 0, 1);
         Limits::count('number of players at a corner', $perCorner, 1, 5);
+        Limits::count('number of balls', $balls, 1, 2);
 
-        return new self(['width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'order' => $order, 'clockwise' => $clockwise, 'perCorner' => $perCorner], self::sketch($width, $depth, $order, $clockwise, $perCorner));
+        return new self(['width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'order' => $order, 'clockwise' => $clockwise, 'perCorner' => $perCorner, 'balls' => $balls], self::sketch($width, $depth, $order, $clockwise, $perCorner, $balls));
     }
 
     public static function fromFields(LayoutFields $fields): self
     {
-        return self::of($fields->length('width'), $fields->length('depth'), $fields->whole('order'), $fields->whole('clockwise'), $fields->whole('perCorner'));
+        return self::of($fields->length('width'), $fields->length('depth'), $fields->whole('order'), $fields->whole('clockwise'), $fields->whole('perCorner'), $fields->whole('balls'));
     }
 
     public function kind(): string
@@ -39,7 +40,7 @@ final readonly class PassingRectangle implements Layout
         return 'passing-rectangle';
     }
 
-    private static function sketch(Length $width, Length $depth, int $order, int $clockwise, int $perCorner): Sketch
+    private static function sketch(Length $width, Length $depth, int $order, int $clockwise, int $perCorner, int $balls): Sketch
     {
         [$w, $d] = [$width->metres(), $depth->metres()];
         $corners = [new Point(0.0, 0.0), new Point($w, 0.0), new Point($w, $d), new Point(0.0, $d)];
@@ -62,7 +63,8 @@ final readonly class PassingRectangle implements Layout
             dimensions: [new DimensionLine($corners[0], $corners[1], $width), new DimensionLine($corners[1], $corners[2], $depth)],
             labels: [new Label($corners[0], 'start')],
             places: $places,
-            balls: [$way[0]],
+            // A second ball begins at the opposite corner, so that neither catches up.
+            balls: $balls === 1 ? [$way[0]] : [$way[0], $way[2]],
         );
     }
 }

@@ -80,6 +80,26 @@ final readonly class Reset
         return $most;
     }
 
+    /**
+     * Indices into the markers before that are no longer wanted where they lie: carried while others are wanted, else lifted.
+     *
+     * @return list<int>
+     */
+    public function leaving(): array
+    {
+        return array_values(array_diff(range(0, max(0, $this->before - 1)), $this->kept));
+    }
+
+    /**
+     * Indices into the markers wanted that are not there yet.
+     *
+     * @return list<int>
+     */
+    public function arriving(): array
+    {
+        return array_values(array_diff(array_keys($this->wanted), $this->keptWanted));
+    }
+
     /** Markers somebody bends down for. */
     public function touched(): int
     {

@@ -21,21 +21,26 @@ final readonly class Block
         public ?Dose $dose,
         public Tempo $tempo,
         public ?int $stations,
+        public ?int $links = null,
     ) {
     }
 
     /**
      * @param  int|null  $stations  null for as many as the group needs to work in one turn
+     * @param  int|null  $links  of a build-up, how many are done today; null for all
      *
-     * @throws InvalidPlan If the number of stations is outside 1 to 30.
+     * @throws InvalidPlan If the number of stations is outside 1 to 30, or there are not so many links.
      */
-    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations): self
+    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations, ?int $links = null): self
     {
+        if ($links !== null && ($drill->composition->kind !== 'build-up' || $links < 1 || $links > count($drill->composition->parts))) {
+            throw InvalidPlan::because('block.links', $drill->composition->kind === 'build-up' ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts)) : 'Only a build-up has links.');
+        }
         if ($stations !== null && ($stations < 1 || $stations > 30)) {
             throw InvalidPlan::because('block.stations', 'Stations must be between 1 and 30.');
         }
 
-        return new self($id, BlockKind::Drill, 0.0, $drill, $dose, $tempo, $stations);
+        return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links);
     }
 
     /** @throws InvalidPlan If the minutes are outside 0.5 to 60, or the kind is a drill. */

@@ -179,6 +179,9 @@ final class BlockEvaluator
         if ($dose->kind() === 'race') {
             $how[] = 'Each go ends with its slowest worker.';
         }
+        if ($dose->kind() === 'circuit') {
+            $how[] = 'Items follow each other without stopping: the sum of their times and of the rests between.';
+        }
 
         return $how;
     }

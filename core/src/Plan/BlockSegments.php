@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
@@ -12,6 +13,7 @@ use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 
 /** Lays the parts of a drill block out in order: set-up, explaining, then each turn's sets and rests. */
@@ -44,7 +46,7 @@ final class BlockSegments
             if ($i > 0) {
                 $segments[] = $this->segment(SegmentKind::Change, $this->rules->changeOverSeconds);
             }
-            $segments = [...$segments, ...$this->turn($i + 1, $working, $turnMeans[$i] ?? 0.0)];
+            $segments = [...$segments, ...($this->dose instanceof CircuitDose ? $this->rounds($this->dose, $i + 1, $working) : $this->turn($i + 1, $working, $turnMeans[$i] ?? 0.0))];
         }
 
         return $segments;
@@ -58,7 +60,7 @@ final class BlockSegments
     {
         $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $working);
         $perSide = $this->dose->sets();
-        $sides = $this->sideNames();
+        $sides = self::sideNames($this->dose);
         $sets = count($sides) * $perSide;
         $rest = $this->dose->restSeconds();
         $clocked = $this->dose->clockedSetSeconds();
@@ -82,41 +84,56 @@ final class BlockSegments
         return $segments;
     }
 
-    /** @return non-empty-list<string> what to shout: a foot, or strong and weaker where players differ */
-    private function sideNames(): array
+    /**
+     * A circuit runs item after item, side after side, round after round, without a word between.
+     *
+     * @param  non-empty-list<PlanPlayer>  $working
+     * @return list<Segment>
+     */
+    private function rounds(CircuitDose $dose, int $turn, array $working): array
     {
-        return match ($this->dose->sides()) {
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $working);
+        $segments = [];
+        for ($round = 1; $round <= $dose->sets(); $round++) {
+            foreach ($dose->items as $i => $item) {
+                $sides = self::sideNames($item->dose);
+                $seconds = $item->dose->turnTime(array_fill(0, count($working), $item->pace))->meanSeconds / count($sides);
+                foreach ($sides as $side) {
+                    $touches = $this->touchesOfOneSet($item->script, $item->dose->expectedReps($item->pace), $side, $working);
+                    $segments[] = $this->segment(SegmentKind::Work, $seconds, $item->dose->clockedSetSeconds() !== null, $side, $round, $turn, $ids, $touches, $item->name);
+                }
+                $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
+                if ($rest > 0.0) {
+                    $segments[] = $this->segment(SegmentKind::Rest, $rest, true, null, $round, $turn, $ids, null, $dose->items[$i + 1]->name ?? $dose->items[0]->name);
+                }
+            }
+        }
+        $write = $this->drill->rule === null ? 0.0 : count($ids) * $this->rules->writeSeconds;
+
+        return $write > 0.0 ? [...$segments, $this->segment(SegmentKind::Write, $write, false, null, $dose->sets(), $turn, $ids)] : $segments;
+    }
+
+    /** @return non-empty-list<string> what to shout: a foot, or strong and weaker where players differ */
+    private static function sideNames(Dose $dose): array
+    {
+        return match ($dose->sides()) {
             DoseSides::Strong => ['strong'],
             DoseSides::Weaker => ['weaker'],
-            default => array_map(static fn ($side): string => $side->value, $this->dose->sides()->sidesFor(StrongFoot::Both)),
+            default => array_map(static fn ($side): string => $side->value, $dose->sides()->sidesFor(StrongFoot::Both)),
         };
     }
 
     /** @param  non-empty-list<PlanPlayer>  $working */
     private function work(float $seconds, bool $endsByClock, ?string $side, int $set, int $turn, array $working): Segment
     {
-        $touches = $this->touchesOfOneSet($side, $working);
-        $this->number++;
+        $touches = $this->touchesOfOneSet($this->drill->script, $this->dose->expectedReps($this->pace) / $this->dose->sets(), $side, $working);
 
-        return new Segment(
-            "{$this->block->id}-{$this->number}",
-            $this->block->id,
-            SegmentKind::Work,
-            $seconds,
-            $endsByClock,
-            $side,
-            $set,
-            $turn,
-            array_map(static fn (PlanPlayer $player): string => $player->id, $working),
-            $touches->contactsOf(FootMark::Left),
-            $touches->contactsOf(FootMark::Right),
-        );
+        return $this->segment(SegmentKind::Work, $seconds, $endsByClock, $side, $set, $turn, array_map(static fn (PlanPlayer $player): string => $player->id, $working), $touches);
     }
 
     /** @param  non-empty-list<PlanPlayer>  $working */
-    private function touchesOfOneSet(?string $side, array $working): Tally
+    private function touchesOfOneSet(Script $script, float $reps, ?string $side, array $working): Tally
     {
-        $reps = $this->dose->expectedReps($this->pace) / $this->dose->sets();
         $lefties = count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
         $leftShare = match ($side) {
             'R' => 0.0,
@@ -125,16 +142,19 @@ final class BlockSegments
             'weaker' => 1.0 - $lefties,
             default => 0.5,
         };
+        $led = fn (Side $by): Tally => $this->perRep[$by->value.' '.$script->text()] ??= BlockTouches::perRep($script, $this->drill->layout->timesAlongPath(), $by);
 
-        return ($this->perRep[Side::Left->value] ??= BlockTouches::perRep($this->drill, Side::Left))->times($leftShare * $reps)
-            ->plus(($this->perRep[Side::Right->value] ??= BlockTouches::perRep($this->drill, Side::Right))->times((1.0 - $leftShare) * $reps));
+        return $led(Side::Left)->times($leftShare * $reps)->plus($led(Side::Right)->times((1.0 - $leftShare) * $reps));
     }
 
     /** @param  list<string>  $working */
-    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = []): Segment
+    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = [], ?Tally $touches = null, ?string $item = null): Segment
     {
         $this->number++;
 
-        return new Segment("{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, $endsByClock, $side, $set, $turn, $working);
+        return new Segment(
+            "{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, $endsByClock, $side, $set, $turn, $working,
+            $touches?->contactsOf(FootMark::Left) ?? 0.0, $touches?->contactsOf(FootMark::Right) ?? 0.0, $item,
+        );
     }
 }

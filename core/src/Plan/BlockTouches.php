@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 
 /** Touches one player is expected to make in one block: tally of the script × reps expected from the dose. */
@@ -17,24 +19,36 @@ final class BlockTouches
 {
     public static function of(Drill $drill, Dose $dose, Pace $pace, StrongFoot $strong): Tally
     {
-        $reps = $dose->expectedReps($pace);
+        if (! $dose instanceof CircuitDose) {
+            return self::ofScript($drill->script, $drill->layout->timesAlongPath(), $dose, $dose->expectedReps($pace), $strong);
+        }
         $sum = Tally::zero();
-        foreach ($dose->sides()->sidesFor($strong) as $side) {
-            $sum = $sum->plus(self::perRep($drill, $side)->times($reps));
+        foreach ($dose->items as $item) {
+            $sum = $sum->plus(self::ofScript($item->script, $drill->layout->timesAlongPath(), $item->dose, $item->dose->expectedReps($item->pace) * $dose->sets(), $strong));
         }
 
         return $sum;
     }
 
     /** One rep on one side; feet in turn or as they come lead half the reps each. */
-    public static function perRep(Drill $drill, Side $side): Tally
+    public static function perRep(Script $script, int $timesAlongPath, Side $side): Tally
     {
-        $led = static fn (Foot $foot): Tally => Tally::of($drill->script->resolved($foot), $drill->layout->timesAlongPath());
+        $led = static fn (Foot $foot): Tally => Tally::of($script->resolved($foot), $timesAlongPath);
 
         return match ($side) {
             Side::Right => $led(Foot::Right),
             Side::Left => $led(Foot::Left),
             Side::Both, Side::Alternating => $led(Foot::Right)->plus($led(Foot::Left))->times(0.5),
         };
+    }
+
+    private static function ofScript(Script $script, int $timesAlongPath, Dose $dose, float $repsPerSide, StrongFoot $strong): Tally
+    {
+        $sum = Tally::zero();
+        foreach ($dose->sides()->sidesFor($strong) as $side) {
+            $sum = $sum->plus(self::perRep($script, $timesAlongPath, $side)->times($repsPerSide));
+        }
+
+        return $sum;
     }
 }

@@ -17,6 +17,7 @@ final readonly class Segment
      * @param  int|null  $set  1, 2 … within the side
      * @param  int|null  $turn  1, 2 … within the block
      * @param  list<string>  $working  ids of the players at work
+     * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
      * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class Segment
         public array $working = [],
         public float $leftTouches = 0.0,
         public float $rightTouches = 0.0,
+        public ?string $item = null,
     ) {
     }
 }

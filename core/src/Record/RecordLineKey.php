@@ -21,8 +21,8 @@ final readonly class RecordLineKey
     {
     }
 
-    /** @param  string  $service how the ball comes: none, rolled, passed, thrown, wall */
-    public static function of(Script $script, Layout $layout, Dose $dose, ScoringRule $rule, Side $side, string $service): self
+    /** @param  array<string, mixed>  $demands  how the ball comes and which, touches allowed, what is called */
+    public static function of(Script $script, Layout $layout, Dose $dose, ScoringRule $rule, Side $side, array $demands): self
     {
         $task = [
             'script' => $script->text(),
@@ -30,8 +30,7 @@ final readonly class RecordLineKey
             'window' => $dose->window(),
             'rule' => $rule->fields(),
             'side' => $side->value,
-            'service' => $service,
-        ];
+        ] + $demands;
 
         $text = json_encode($task, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 

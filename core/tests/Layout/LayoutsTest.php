@@ -28,6 +28,8 @@ final class LayoutsTest extends TestCase
         $m = fn (float $metres): array => ['value' => $metres, 'unit' => 'm'];
 
         return [
+            // Out to a long board and back: twice half of 9.5.
+            'boards' => [['kind' => 'boards', 'width' => $m(12), 'depth' => $m(9.5), 'innerWidth' => $m(4), 'innerDepth' => $m(2.5)], 9.5, null, [12000, 9500], 8],
             'box' => [['kind' => 'box', 'width' => $m(5), 'depth' => $m(4)], null, null, [5000, 4000], 4],
             'corridor: to each wall and back' => [['kind' => 'corridor', 'distance' => $m(6)], 12.0, null, [6000, 0], 1],
             // 4 up, 3 away at 90°: 4 across, 3 up.
@@ -40,9 +42,9 @@ final class LayoutsTest extends TestCase
             'line' => [['kind' => 'line', 'markers' => 6, 'spacing' => $m(1.5)], 7.5, null, [7500, 0], 6],
             // Common practice, no source: a pull-back pair 2 yards apart.
             'pair' => [['kind' => 'pair', 'distance' => ['value' => 2, 'unit' => 'yd']], 1.8288, null, [1829, 0], 2],
-            'passing rectangle, round' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 0, 'clockwise' => 0, 'perCorner' => 1], 28.0, 8.0, [8000, 6000], 4],
+            'passing rectangle, round' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 0, 'clockwise' => 0, 'perCorner' => 1, 'balls' => 1], 28.0, 8.0, [8000, 6000], 4],
             // 8 straight, 10 diagonal (6-8-10), 8 straight, 10 diagonal.
-            'passing rectangle, straight and diagonal' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 1, 'clockwise' => 1, 'perCorner' => 2], 36.0, 10.0, [8000, 6000], 4],
+            'passing rectangle, straight and diagonal' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 1, 'clockwise' => 1, 'perCorner' => 2, 'balls' => 2], 36.0, 10.0, [8000, 6000], 4],
             // Two legs of 10 (6-8-10), a shot of 12; back two spacings of 8.
             'pattern to goal' => [['kind' => 'pattern-to-goal', 'passers' => 3, 'spacing' => $m(8), 'offset' => $m(6), 'shot' => $m(12)], 32.0, 16.0, [8000, 28000], 3],
             // From the middle of 4 × 4 to a corner: √8, twice.

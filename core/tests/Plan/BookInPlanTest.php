@@ -73,7 +73,7 @@ final class BookInPlanTest extends TestCase
     public function test_the_clock_of_a_plan_is_the_clock_of_its_blocks_and_the_finish_lies_in_order(): void
     {
         $this->limitTo(60)->forAll(Generators::seq(Generators::choose(0, count(self::$book) - 1)), Generators::choose(1, 20))->then(function (array $drills, int $players): void {
-            $blocks = array_map(fn (int $drill): array => [self::$book[$drill], self::$book[$drill]->dose->fields()], array_slice(array_values($drills), 0, 10));
+            $blocks = array_map(fn (int $drill): array => [self::$book[$drill], self::$book[$drill]->dose?->fields() ?? self::DOSES[0] + ['sides' => 'each']], array_slice(array_values($drills), 0, 10));
             $plan = self::evaluate($blocks, $players);
 
             self::assertEqualsWithDelta(array_sum(array_map(fn (BlockEvaluation $block): float => $block->meanSeconds(), $plan->blocks)), $plan->total->meanSeconds, 1e-6);
@@ -89,7 +89,7 @@ final class BookInPlanTest extends TestCase
     private static function evaluate(array $blocks, int $players): PlanEvaluation
     {
         return PlanEvaluator::evaluate(
-            array_map(fn (array $of, int $i): Block => Block::ofDrill("b{$i}", $of[0], DoseFactory::fromFields($of[1]), Tempo::Steady, null), $blocks, array_keys($blocks)),
+            array_map(fn (array $of, int $i): Block => Block::ofDrill("b{$i}", $of[0], ($of[1]['kind'] ?? '') === 'circuit' ? $of[0]->doseFrom($of[1]) : DoseFactory::fromFields($of[1]), Tempo::Steady, null), $blocks, array_keys($blocks)),
             PlanContext::of(array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]), range(1, $players)), [], new ClockRules),
         );
     }

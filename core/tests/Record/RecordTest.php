@@ -43,7 +43,15 @@ final class RecordTest extends TestCase
             'wider by an inch' => [$box(2.03, 'yd'), false],
             'another layout' => [['layout' => ['kind' => 'gates', 'gateWidth' => ['value' => 2, 'unit' => 'yd'], 'distance' => ['value' => 2, 'unit' => 'yd']]], false],
             'another script' => [['script' => 'a.in/across b.in/across'], false],
-            'another rule' => [['scoring' => ['countsOnlyIf' => 'Eyes up.'] + $rule], false],
+            'a rule mended in its words' => [['scoring' => ['words' => 'Eyes up.'] + $rule], true],
+            'another rule' => [['scoring' => ['countsIf' => ['ball-inside']] + $rule], false],
+            'conditions written in another order' => [['scoring' => ['countsIf' => []] + $rule], true],
+            'a fault that costs' => [['scoring' => ['fault' => ['what' => 'marker-touched', 'costs' => 'rep-void']] + $rule], false],
+            'halves to see the drop-off' => [['scoring' => ['inHalves' => true] + $rule], true],
+            'a touch limit' => [['touches' => ['most' => 2]], false],
+            'a soft ball' => [['ball' => 'soft'], false],
+            'another point, fault, caution and stand-in' => [['points' => ['Eyes up.'], 'faults' => [['fault' => 'Slow', 'fix' => 'Count.']], 'cautions' => ['Mind the wall.'], 'standIns' => [['for' => 'marker', 'use' => 'Shoes.']], 'words' => ['taps'], 'note' => 'Mended.'], true],
+            'another manner of service' => [['organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'none', 'manner' => 'fired']], false],
             'another service' => [['organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'rolled']], false],
         ];
     }
@@ -52,7 +60,7 @@ final class RecordTest extends TestCase
     #[DataProvider('changes')]
     public function test_only_a_change_of_the_task_starts_a_new_line(array $change, bool $isSame): void
     {
-        $key = fn (Drill $drill): string => (string) $drill->recordLine($drill->dose, Side::Right)?->value;
+        $key = fn (Drill $drill): string => (string) $drill->recordLine($drill->doseFrom(null), Side::Right)?->value;
         $changed = DrillFactory::fromFields($change + Drills::fields());
 
         self::assertSame($isSame, $key(Drills::soleTaps()) === $key($changed));
@@ -61,7 +69,7 @@ final class RecordTest extends TestCase
     public function test_window_and_side_make_the_line_and_sets_and_rest_do_not(): void
     {
         $drill = Drills::soleTaps();
-        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(DoseFactory::fromFields($dose + $drill->dose->fields()), $side)?->value;
+        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(DoseFactory::fromFields($dose + $drill->doseFrom(null)->fields()), $side)?->value;
 
         self::assertSame($key([]), $key(['sets' => 5, 'restSeconds' => 60]));
         self::assertNotSame($key([]), $key(['workSeconds' => 45]));
@@ -73,7 +81,7 @@ final class RecordTest extends TestCase
     {
         $drill = DrillFactory::fromFields(['scoring' => null] + Drills::fields());
 
-        self::assertNull($drill->recordLine($drill->dose, Side::Right));
+        self::assertNull($drill->recordLine($drill->doseFrom(null), Side::Right));
     }
 
     public function test_a_day_is_its_best_try_for_records_and_its_middle_try_for_trends(): void

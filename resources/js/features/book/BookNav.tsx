@@ -9,6 +9,9 @@ export function BookNav() {
       <NavLink to="/book/drills" end>
         Drills
       </NavLink>
+      <NavLink to="/book/ladders" end>
+        Ladders
+      </NavLink>
     </nav>
   );
 }

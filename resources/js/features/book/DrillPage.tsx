@@ -1,27 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { squadQueries } from '../../shared/api/queries';
+import { bookQueries } from '../../shared/api/bookQueries';
+import type { DrillPageData } from '../../shared/api/bookSchemas';
+import { ApiError } from '../../shared/api/client';
 import type { Drill } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { familyWords } from '../../shared/lib/format';
-import { PlanDrawing } from '../../shared/ui/PlanDrawing';
+import { DrillParts } from '../../shared/ui/DrillParts';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { WalkedDrawing } from '../../shared/ui/WalkedDrawing';
+import { DrillActs } from './DrillActs';
+import { ScoreSheet } from './ScoreSheet';
 
 export function DrillPage() {
-  const { slug } = useParams();
+  const { slug = '' } = useParams();
   const { squadId } = useSquadId();
-  const drills = useQuery(squadQueries.drills(squadId));
-  if (drills.isPending) return <Loading what="the drill" />;
-  if (drills.isError)
-    return (
-      <div className="page">
-        <Failed fault={drills.error} onRetry={() => void drills.refetch()} />
-      </div>
-    );
-  const drill = drills.data.find((one) => one.slug === slug);
-  if (!drill)
+  const page = useQuery(bookQueries.drill(squadId, slug));
+  if (page.isPending) return <Loading what="the drill" />;
+  if (page.isError && page.error instanceof ApiError && page.error.kind === 'not-found')
     return (
       <div className="page stack">
         <h1>Not in the book</h1>
@@ -30,12 +28,18 @@ export function DrillPage() {
         </p>
       </div>
     );
-  return <Shown drill={drill} />;
+  if (page.isError)
+    return (
+      <div className="page">
+        <Failed fault={page.error} onRetry={() => void page.refetch()} />
+      </div>
+    );
+  return <Shown page={page.data} />;
 }
 
-function Shown({ drill }: { drill: Drill }) {
-  const wording = useFootWording();
-  const { drawing, organisation } = drill;
+function Shown({ page }: { page: DrillPageData }) {
+  const { drill } = page;
+  const { drawing } = drill;
   return (
     <>
       <div className="head">
@@ -43,69 +47,102 @@ function Shown({ drill }: { drill: Drill }) {
         <p className="quiet">
           {familyWords(drill.family)}. {drill.summary}
         </p>
+        <DrillActs page={page} />
       </div>
       <div className="page two" style={{ paddingTop: 0 }}>
         <div className="stack">
           <figure className="drawing paper" style={{ margin: 0 }}>
-            <PlanDrawing drawing={drawing} title={drill.name} />
+            <WalkedDrawing drawing={drawing} title={drill.name} />
             <figcaption className="quiet">
               One station takes {drawing.spaceText} with room round it
               {drawing.pathLength ? `; the ball travels ${drawing.pathLength.text} a rep.` : '.'}
               {drawing.runPath.length > 1 && ' The dotted way is the worker’s own.'}
             </figcaption>
           </figure>
+          <DrillParts drill={drill} />
           <section className="tight">
             <h2>Touches</h2>
-            <StitchLine contacts={drill.contacts} times={2} label="" />
+            {drill.parts.length === 0 && <StitchLine contacts={drill.contacts} times={2} label="" />}
             <p className="quiet">
               <code>{drill.script}</code>
             </p>
           </section>
+          {drill.penalties.length > 0 && <ScoreSheet drill={drill} />}
+          {drill.note && <p className="quiet">{drill.note}</p>}
         </div>
-        <div className="stack">
-          <section className="tight">
-            <h2>Dose</h2>
-            <p>{doseWords(drill.dose, wording)}</p>
-          </section>
-          <section className="tight">
-            <h2>A station</h2>
-            <p>{drawing.kit.join(', ')}</p>
-            <p className="quiet">
-              {organisation.workers} {organisation.workers === 1 ? 'works' : 'work'}
-              {organisation.playerServers > 0 && `, ${organisation.playerServers} serves and swaps`}
-            </p>
-          </section>
-          <section className="tight">
-            <h2>Say</h2>
-            {drill.points.map((point) => (
-              <p key={point}>{point}</p>
-            ))}
-          </section>
-          {drill.faults.map((one) => (
-            <section key={one.fault} className="tight">
-              <h2>{one.fault}</h2>
-              <p>{one.fix}</p>
-            </section>
-          ))}
-          {drill.scoring && (
-            <section className="tight">
-              <h2>What counts, in {drill.scoring.unit === 's' ? 'seconds' : drill.scoring.unit}</h2>
-              <p>{drill.scoring.countsOnlyIf || 'Every rep.'}</p>
-              {drill.scoring.fault && drill.scoring.fault !== 'none' && <p>{drill.scoring.fault}</p>}
-            </section>
-          )}
-          <section className="tight">
-            {drill.cautions.map((caution) => (
-              <p key={caution} className="warn">
-                {caution}
-              </p>
-            ))}
-          </section>
-          <p>
-            <Link to="/book/drills">All drills</Link>
-          </p>
-        </div>
+        <Words drill={drill} />
       </div>
     </>
+  );
+}
+
+function Words({ drill }: { drill: Drill }) {
+  const wording = useFootWording();
+  const { organisation, scoring } = drill;
+  return (
+    <div className="stack">
+      <Lines title="Dose" lines={[drill.dose ? doseWords(drill.dose, wording) : 'None yet: say how much when you plan it.']} />
+      <Lines title="A station" lines={[drill.drawing.kit.join(', '), ...organisation.people]} />
+      <Lines title="Rules" lines={drill.asks} />
+      {scoring && (
+        <Lines
+          title={`What counts, in ${scoring.unit === 's' ? 'seconds' : scoring.unit}`}
+          lines={[
+            `From ${scoring.starts} to ${scoring.stops}.`,
+            scoring.countsOnlyIf || 'Every rep.',
+            scoring.voids && `Void: ${scoring.voids}`,
+            scoring.fault,
+          ]}
+        />
+      )}
+      <Lines title="Say" lines={drill.points} />
+      {drill.questions.map((question) => (
+        <Lines key={question.ask} title={`Ask: ${question.ask}`} lines={question.hopedFor} />
+      ))}
+      {drill.judgesQuality && <Lines title="Move on when" lines={['Accurate, right pace and clean contact are all there.']} />}
+      {drill.faults.map((one) => (
+        <Lines key={one.fault} title={one.fault} lines={[one.fix]} />
+      ))}
+      {organisation.card && (
+        <Lines
+          title="For the server"
+          lines={[
+            organisation.card.give,
+            organisation.card.call && `Call: ${organisation.card.call}`,
+            organisation.card.count && `Count: ${organisation.card.count}`,
+            organisation.card.stop,
+          ]}
+        />
+      )}
+      <section className="tight">
+        {drill.cautions.map((caution) => (
+          <p key={caution} className="warn">
+            {caution}
+          </p>
+        ))}
+      </section>
+      <Lines title="In place of" lines={drill.standIns.map((one) => `${one.for}: ${one.use}`)} />
+      <Lines
+        title={`From ${drill.fromAge}`}
+        lines={drill.levels.map((level) => `${level.ageGroup}: dose × ${level.dose}, distance × ${level.distance}, target × ${level.target}`)}
+      />
+      <p className="no-print">
+        <Link to="/book/drills">All drills</Link>
+      </p>
+    </div>
+  );
+}
+
+/** A heading and a sentence a line; nothing when there is nothing to say. */
+function Lines({ title, lines }: { title: string; lines: string[] }) {
+  const said = lines.filter((line) => line !== '');
+  if (said.length === 0) return null;
+  return (
+    <section className="tight">
+      <h2>{title}</h2>
+      {said.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+    </section>
   );
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
-import { findDrillsQuery } from '../../shared/api/queries';
-import type { Drill } from '../../shared/api/schemas';
+import { bookQueries } from '../../shared/api/bookQueries';
+import type { DrillSummary } from '../../shared/api/bookSchemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
@@ -9,13 +9,24 @@ import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
+import { DrillWishes } from './DrillWishes';
+import { ImportDrills } from './ImportDrills';
 
-/** The drills of the book, found by surface, family, layout, kit or words. */
+/** The drills of the book and of one's own, found by words and by what there is today. */
 export function DrillsPage() {
-  const { squadId } = useSquadId();
+  const { squad, squadId } = useSquadId();
   const [params, setParams] = useSearchParams();
-  const asked = params.get('find') ?? '';
-  const found = useQuery(findDrillsQuery(squadId, asked.trim()));
+  const wishes = Object.fromEntries([...params].map(([name, value]): [string, string] => [name, value.trim()]).filter(([, value]) => value !== ''));
+  const found = useQuery(bookQueries.drills(squadId, wishes));
+  const wish = (name: string, value: string) =>
+    setParams(
+      (before) => {
+        if (value === '') before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
   return (
     <>
       <div className="head">
@@ -28,22 +39,27 @@ export function DrillsPage() {
           <Field
             label="Find a drill: wall, chest, zigzag, laces …"
             type="search"
-            value={asked}
+            value={params.get('find') ?? ''}
             inputProps={{ maxLength: 120 }}
-            onValue={(text) => setParams(text === '' ? {} : { find: text }, { replace: true })}
+            onValue={(text) => wish('find', text)}
           />
         </div>
+        <DrillWishes wishes={wishes} onWish={wish} onClear={() => setParams({}, { replace: true })} />
         {found.isPending && <Loading what="the book" />}
         {found.isError && <Failed fault={found.error} onRetry={() => void found.refetch()} />}
-        {found.data && <Found drills={found.data} asked={asked.trim()} />}
+        {found.data && <Found drills={found.data} />}
+        {squad && squad.role !== 'assistant' && <ImportDrills squadId={squadId} />}
       </div>
     </>
   );
 }
 
-function Found({ drills, asked }: { drills: Drill[]; asked: string }) {
+const peopleWords = { alone: 'alone', pair: 'in pairs', group: 'in a group' };
+
+function Found({ drills }: { drills: DrillSummary[] }) {
   const wording = useFootWording();
-  if (drills.length === 0) return <p role="status">No drill fits “{asked}”. Try a surface, such as sole, or what you have, such as wall.</p>;
+  if (drills.length === 0)
+    return <p role="status">No drill fits all of this. Leave a wish out, or try a surface, such as sole, or what you have, such as wall.</p>;
   const families = [...new Set(drills.map((drill) => drill.family))];
   return (
     <>
@@ -61,7 +77,16 @@ function Found({ drills, asked }: { drills: Drill[]; asked: string }) {
                   <Link to={`/book/drills/${drill.slug}`}>{drill.name}</Link>
                   <StitchLine contacts={drill.contacts} label="" />
                   <span>{drill.summary}</span>
-                  <span className="quiet">{doseWords(drill.dose, wording)}</span>
+                  <span className="quiet">
+                    {[
+                      drill.isOwn && 'your own',
+                      drill.dose ? doseWords(drill.dose, wording) : 'no dose yet',
+                      peopleWords[drill.people],
+                      `from ${drill.fromAge}`,
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')}
+                  </span>
                 </li>
               ))}
           </ul>

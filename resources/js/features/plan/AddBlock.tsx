@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
-import { findDrillsQuery } from '../../shared/api/queries';
+import { bookQueries } from '../../shared/api/bookQueries';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
@@ -21,8 +21,9 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
   const [search, setSearch] = useState('');
   const { squadId } = useSquadId();
   const asked = search.trim();
-  const answer = useQuery({ ...findDrillsQuery(squadId, asked), enabled: asked !== '' });
-  const found = asked === '' ? drills : (answer.data ?? []);
+  const answer = useQuery({ ...bookQueries.drills(squadId, { find: asked }), enabled: asked !== '' });
+  const bySlug = new Map(drills.map((drill) => [drill.slug, drill]));
+  const found = asked === '' ? drills : (answer.data ?? []).flatMap(({ slug }) => bySlug.get(slug) ?? []);
   const take = (block: PlanBlock) => {
     onAdd(block);
     setOpen(false);

@@ -1,4 +1,5 @@
 import type { BlockEvaluation, Drill } from '../../shared/api/schemas';
+import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
 
 const parts: Record<string, string> = {
@@ -11,7 +12,14 @@ const parts: Record<string, string> = {
 };
 
 /** How the block's time and touches come about, and what to say. */
-export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill: Drill | undefined }) {
+interface BlockDetailsProps {
+  worked: BlockEvaluation;
+  drill: Drill | undefined;
+  /** The drill whose markers still stand, if any. */
+  before: Drill | undefined;
+}
+
+export function BlockDetails({ worked, drill, before }: BlockDetailsProps) {
   return (
     <div className="stack">
       <section className="tight">
@@ -42,6 +50,7 @@ export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill
               {worked.stations} {worked.stations === 1 ? 'station' : 'stations'}, {worked.turns} {worked.turns === 1 ? 'turn' : 'turns'}
             </h2>
             {worked.reset && <p>Markers: {resetWords(worked.reset)}.</p>}
+            {before && drill.drawing.markers.length > 0 && <ResetPicture from={before} to={drill} />}
             <p className="quiet">{worked.longestWaitSeconds > 0 ? `Longest wait ${clock(worked.longestWaitSeconds)}.` : 'Nobody waits.'}</p>
             <p>
               A player: <span className="left">left</span> <span className="num left">{worked.touches.left}</span>, <span className="right">right</span>{' '}
@@ -54,6 +63,14 @@ export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill
               touches
             </p>
           </section>
+          {drill.asks.length > 0 && (
+            <section className="tight">
+              <h2>Rules</h2>
+              {drill.asks.map((ask) => (
+                <p key={ask}>{ask}</p>
+              ))}
+            </section>
+          )}
           <section className="tight">
             <h2>Say</h2>
             {drill.points.map((point) => (
@@ -70,7 +87,7 @@ export function BlockDetails({ worked, drill }: { worked: BlockEvaluation; drill
             <section className="tight">
               <h2>What counts</h2>
               <p>{drill.scoring.countsOnlyIf || 'Every rep.'}</p>
-              {drill.scoring.fault && drill.scoring.fault !== 'none' && <p>{drill.scoring.fault}</p>}
+              {drill.scoring.fault && <p>{drill.scoring.fault}</p>}
               {drill.scoring.voids && <p>Void: {drill.scoring.voids}</p>}
             </section>
           )}

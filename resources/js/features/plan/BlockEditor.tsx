@@ -1,11 +1,11 @@
-import type { Dose, Drill, PlanBlock } from '../../shared/api/schemas';
-import { Choice, Field } from '../../shared/ui/Field';
+import type { Drill, PlanBlock } from '../../shared/api/schemas';
+import { DrillParts } from '../../shared/ui/DrillParts';
+import { DoseFields } from '../../shared/ui/DoseFields';
+import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { useFootWording } from '../../shared/ui/SquadChoice';
-import { doseSideOptions } from '../../shared/lib/doseWords';
-import { changed, doseOfKind } from './draft';
+import { changed } from './draft';
 import type { PlanTools } from './usePlan';
 
 interface BlockEditorProps {
@@ -40,9 +40,8 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
         {block.dose && (
           <DoseFields
             dose={block.dose}
-            tempo={block.tempo ?? 'steady'}
+            tempo={{ value: block.tempo ?? 'steady', onTempo: (tempo) => change({ tempo }) }}
             onChange={(dose) => change({ dose })}
-            onTempo={(tempo) => change({ tempo })}
             faultAt={faultAt}
           />
         )}
@@ -56,9 +55,20 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
               onNumber={(stations) => change({ stations })}
               fault={faultAt('stations')}
             />
+            {drill?.composition === 'build-up' && (
+              <NumberField
+                label={`Links, of ${drill.parts.length}`}
+                value={block.links}
+                mayBeEmpty
+                placeholder="all"
+                onNumber={(links) => change({ links })}
+                fault={faultAt('links')}
+              />
+            )}
           </>
         )}
       </div>
+      {drill && <DrillParts drill={drill} links={block.links} />}
       {faultAt('drillVersionId') && <p className="notice">{faultAt('drillVersionId')}</p>}
       {drill && (
         <figure className="drawing" style={{ margin: 0 }}>
@@ -70,93 +80,5 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
         </figure>
       )}
     </div>
-  );
-}
-
-const setWords: Partial<Record<Dose['kind'], string>> = { race: 'Goes', streak: 'Tries', tries: 'Goes' };
-
-type Tempo = NonNullable<PlanBlock['tempo']>;
-
-interface DoseFieldsProps {
-  dose: Dose;
-  tempo: Tempo;
-  onTempo: (tempo: Tempo) => void;
-  onChange: (dose: Dose) => void;
-  faultAt: (field: string) => string | undefined;
-}
-
-function DoseFields({ dose, tempo, onChange, onTempo, faultAt }: DoseFieldsProps) {
-  const wording = useFootWording();
-  const number = (label: string, field: string, value: number) => (
-    <NumberField
-      key={`${dose.kind}-${field}`}
-      label={label}
-      value={value}
-      fault={faultAt(`dose.${field}`)}
-      onNumber={(next) => next !== null && onChange({ ...dose, [field]: next })}
-    />
-  );
-  const yes = (label: string, field: string, value: number, [no, yesWords]: [string, string]) => (
-    <Choice
-      label={label}
-      value={String(value)}
-      options={[
-        ['0', no],
-        ['1', yesWords],
-      ]}
-      fault={faultAt(`dose.${field}`)}
-      onValue={(next) => onChange({ ...dose, [field]: Number(next) })}
-    />
-  );
-  return (
-    <>
-      <Choice
-        label="How much is it?"
-        value={dose.kind}
-        options={[
-          ['timed', 'by the clock'],
-          ['reps', 'a number of reps'],
-          ['lengths', 'lengths of the layout'],
-          ['quota', 'good ones only'],
-          ['collective', 'a running total'],
-          ['streak', 'best run without a drop'],
-          ['race', 'against the watch'],
-          ['tries', 'tries at a target'],
-          ['free', 'free time'],
-        ]}
-        onValue={(kind) => onChange(doseOfKind(kind, dose.sides))}
-      />
-      <Choice
-        label="Feet"
-        value={dose.sides}
-        options={doseSideOptions(wording)}
-        onValue={(sides) => onChange({ ...dose, sides })}
-        fault={faultAt('dose.sides')}
-      />
-      <Choice
-        label="Tempo"
-        value={tempo}
-        options={[
-          ['learn', 'learn'],
-          ['steady', 'steady'],
-          ['match', 'match'],
-        ]}
-        onValue={(next) => onTempo(next as Tempo)}
-      />
-      {dose.kind === 'timed' && number('Work, s', 'workSeconds', dose.workSeconds)}
-      {dose.kind === 'reps' && number('Reps', 'reps', dose.reps)}
-      {dose.kind === 'lengths' && number('Lengths', 'lengths', dose.lengths)}
-      {dose.kind === 'lengths' && yes('Each length', 'andBack', dose.andBack, ['one way', 'there and back'])}
-      {dose.kind === 'quota' && number('Good ones', 'good', dose.good)}
-      {dose.kind === 'collective' && number('In all', 'total', dose.total)}
-      {dose.kind === 'collective' && yes('What counts', 'onlyGood', dose.onlyGood, ['every one', 'good ones only'])}
-      {dose.kind === 'streak' && number('Up to', 'goal', dose.goal)}
-      {dose.kind === 'race' && number('Times', 'reps', dose.reps)}
-      {dose.kind === 'tries' && number('Balls', 'balls', dose.balls)}
-      {dose.kind === 'tries' && yes('A go ends', 'untilHit', dose.untilHit, ['with the last ball', 'with the first hit'])}
-      {dose.kind === 'free' && number('Minutes', 'minutes', dose.minutes)}
-      {dose.kind !== 'quota' && dose.kind !== 'free' && number(setWords[dose.kind] ?? 'Sets', 'sets', dose.sets)}
-      {dose.kind !== 'free' && number('Rest, s', 'restSeconds', dose.restSeconds)}
-    </>
   );
 }

@@ -30,7 +30,7 @@ export function PlanPage() {
       </div>
     );
   if (!session.data || !drills.data) return <Loading what="the plan" />;
-  return <Plan key={sessionId} session={session.data} drills={drills.data} />;
+  return <Plan key={sessionId} session={session.data} drills={[...drills.data, ...session.data.olderDrills]} />;
 }
 
 function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
@@ -41,6 +41,8 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const selected = plan.blocks.find((block) => block.id === chosenId) ?? plan.blocks[0];
   const drill = drills.find((one) => one.versionId === selected?.drillVersionId);
   const index = plan.blocks.findIndex((block) => block.id === selected?.id);
+  const before = plan.blocks.slice(0, Math.max(0, index)).findLast((block) => block.kind === 'drill' || block.kind === 'game');
+  const drillBefore = drills.find((one) => one.versionId === before?.drillVersionId);
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
   const mayPlan = squad !== undefined && squad.role !== 'assistant';
@@ -100,7 +102,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           )}
         </section>
         <section className="side" aria-label="How it works out">
-          {worked && <BlockDetails worked={worked} drill={drill} />}
+          {worked && <BlockDetails worked={worked} drill={drill} before={drillBefore} />}
         </section>
       </div>
       {evaluation && <Finish evaluation={evaluation} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} isComputing={tools.isComputing} />}

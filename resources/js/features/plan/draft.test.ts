@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { PlanBlock, Session } from '../../shared/api/schemas';
-import { doseWords } from '../../shared/lib/doseWords';
-import { changed, doseOfKind, minutesBlock, moved, planOf, rememberUnkept, unkept } from './draft';
+import { doseOfKind, doseWords } from '../../shared/lib/doseWords';
+import { changed, minutesBlock, moved, planOf, rememberUnkept, unkept } from './draft';
 
 const block = (id: string): PlanBlock => ({ ...minutesBlock('water'), id });
 const ids = (blocks: PlanBlock[]) => blocks.map((one) => one.id);
@@ -25,7 +25,12 @@ describe('moving blocks', () => {
 test('doses are said in a coach’s words', () => {
   expect(doseWords({ kind: 'timed', workSeconds: 30, sets: 2, restSeconds: 20, sides: 'each' })).toBe('2 × 30 s each foot, 20 s rest');
   expect(doseWords({ kind: 'quota', good: 8, restSeconds: 20, sides: 'weaker' })).toBe('8 good ones other foot, poor ones again');
-  expect(['timed', 'reps', 'quota', 'race'].map((kind) => doseOfKind(kind, 'left').sides)).toEqual(['left', 'left', 'left', 'left']);
+  expect(['timed', 'reps', 'quota', 'race'].map((kind) => doseOfKind(kind, 'left'))).toMatchObject([
+    { sides: 'left' },
+    { sides: 'left' },
+    { sides: 'left' },
+    { sides: 'left' },
+  ]);
 });
 
 describe('what was typed and not kept', () => {
@@ -41,6 +46,7 @@ describe('what was typed and not kept', () => {
     blocks: [],
     comingPlayerIds: [],
     players: [],
+    olderDrills: [],
   };
   beforeEach(() => localStorage.clear());
   test('comes back as long as the plan is the same version', () => {

@@ -1,5 +1,6 @@
 import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
-import type { Dose, Drill, PlanBlock, Session } from '../../shared/api/schemas';
+import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
+import { doseOfKind } from '../../shared/lib/doseWords';
 
 /** The plan in hand: what is typed, and the version it started from. */
 export interface PlanInHand extends PlanDraft, PlanHeader {}
@@ -21,9 +22,11 @@ export const drillBlock = (drill: Drill): PlanBlock => ({
   title: drill.name,
   minutes: null,
   drillVersionId: drill.versionId,
-  dose: drill.dose,
+  // A drill that comes with no dose asks for one: this is where the asking begins.
+  dose: drill.dose ?? doseOfKind('timed', 'each'),
   tempo: 'steady',
   stations: null,
+  links: null,
 });
 
 const minuteTitles = { water: 'Water', talk: 'Recap by question', game: 'Small game' } as const;
@@ -36,6 +39,7 @@ export const minutesBlock = (kind: 'water' | 'talk' | 'game'): PlanBlock => ({
   dose: null,
   tempo: null,
   stations: null,
+  links: null,
 });
 
 export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] {
@@ -48,19 +52,6 @@ export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] 
 
 export const changed = (blocks: PlanBlock[], id: string, change: Partial<PlanBlock>): PlanBlock[] =>
   blocks.map((block) => (block.id === id ? { ...block, ...change } : block));
-
-/** The dose of another school with sensible numbers, on the same feet. */
-export function doseOfKind(kind: string, sides: string): Dose {
-  if (kind === 'reps') return { kind, reps: 10, sets: 2, restSeconds: 20, sides };
-  if (kind === 'quota') return { kind, good: 10, restSeconds: 15, sides };
-  if (kind === 'lengths') return { kind, lengths: 4, andBack: 1, sets: 2, restSeconds: 20, sides };
-  if (kind === 'collective') return { kind, total: 100, onlyGood: 0, sets: 1, restSeconds: 0, sides };
-  if (kind === 'streak') return { kind, goal: 50, sets: 3, restSeconds: 10, sides };
-  if (kind === 'tries') return { kind, balls: 5, untilHit: 1, sets: 2, restSeconds: 20, sides };
-  if (kind === 'free') return { kind, minutes: 3, sides };
-  if (kind === 'race') return { kind, reps: 1, sets: 3, restSeconds: 25, sides };
-  return { kind: 'timed', workSeconds: 30, sets: 2, restSeconds: 20, sides };
-}
 
 const keyOf = (sessionId: number): string => `plan-${sessionId}`;
 

@@ -10,6 +10,7 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   seconds: 30,
   endsByClock: Boolean(lineKey),
   side: null,
+  item: null,
   set: null,
   turn: null,
   working: [1],

@@ -1,19 +1,72 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { move, moves } from './bookSchemas';
-import { getJson } from './client';
+import { drillChoices, drillPage, drillsFound, drillsTaken, drillTrial, ladders, move, moves, resetDrawing, score, type DrillFields } from './bookSchemas';
+import { callApi, getJson } from './client';
+import { z } from './zod';
 
+const tenMinutesMs = 600_000;
+
+/** Keys go from wide to narrow: `['squad', id]` invalidates a squad's drills, ladders and all. */
 export const bookQueries = {
   find: (asked: string) =>
     queryOptions({
       queryKey: ['book', 'moves', asked],
       queryFn: async ({ signal }) => (await getJson(`/moves?find=${encodeURIComponent(asked)}`, moves, signal)).moves,
       placeholderData: keepPreviousData,
-      staleTime: 600_000,
+      staleTime: tenMinutesMs,
     }),
   move: (slug: string) =>
     queryOptions({
       queryKey: ['book', 'move', slug],
       queryFn: ({ signal }) => getJson(`/moves/${encodeURIComponent(slug)}`, move, signal),
-      staleTime: 600_000,
+      staleTime: tenMinutesMs,
+    }),
+  choices: queryOptions({
+    queryKey: ['book', 'choices'],
+    queryFn: async ({ signal }) => (await getJson('/drill-choices', drillChoices, signal)).choices,
+    staleTime: Infinity,
+  }),
+  /** Drills found by words and by what there is; the last ones stay until the next are there. */
+  drills: (squadId: number, wishes: Record<string, string>) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills', 'found', wishes],
+      queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drill-search?${new URLSearchParams(wishes).toString()}`, drillsFound, signal)).found,
+      placeholderData: keepPreviousData,
+      staleTime: tenMinutesMs,
+    }),
+  drill: (squadId: number, slug: string) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills', 'one', slug],
+      queryFn: ({ signal }) => getJson(`/squads/${squadId}/drills/${encodeURIComponent(slug)}`, drillPage, signal),
+    }),
+  trial: (squadId: number, fields: DrillFields, from: string | null) =>
+    queryOptions({
+      queryKey: ['trial', squadId, fields, from],
+      queryFn: ({ signal }) => callApi(`/squads/${squadId}/drill-trials`, drillTrial, { method: 'POST', body: { fields, from }, signal }),
+      placeholderData: keepPreviousData,
+      gcTime: 60_000,
+    }),
+  ladders: (squadId: number) =>
+    queryOptions({ queryKey: ['squad', squadId, 'ladders'], queryFn: ({ signal }) => getJson(`/squads/${squadId}/ladders`, ladders, signal) }),
+  reset: (squadId: number, from: string, to: string) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills', 'reset', from, to],
+      queryFn: ({ signal }) => getJson(`/squads/${squadId}/reset?${new URLSearchParams({ from, to }).toString()}`, resetDrawing, signal),
+      staleTime: tenMinutesMs,
     }),
 };
+
+const pathOf = (squadId: number, slug: string): string => `/squads/${squadId}/drills/${encodeURIComponent(slug)}`;
+
+export const scaleDrill = (squadId: number, fields: DrillFields, from: string | null, scaleTo: string) =>
+  callApi(`/squads/${squadId}/drill-trials`, drillTrial, { method: 'POST', body: { fields, from, scaleTo } });
+export const addDrill = (squadId: number, fields: DrillFields, from: string | null) =>
+  callApi(`/squads/${squadId}/drills`, drillPage, { method: 'POST', body: { fields, from } });
+export const changeDrill = (squadId: number, slug: string, version: number, fields: DrillFields) =>
+  callApi(pathOf(squadId, slug), drillPage, { method: 'PUT', body: { fields, from: null }, headers: { 'If-Match': `"${version}"` } });
+export const retireDrill = (squadId: number, slug: string) => callApi(pathOf(squadId, slug), z.undefined(), { method: 'DELETE' });
+export const shareDrill = (squadId: number, slug: string, isShared: boolean) =>
+  callApi(`${pathOf(squadId, slug)}/sharing`, drillPage, { method: 'PUT', body: { isShared } });
+export const importDrills = (squadId: number, file: string) => callApi(`/squads/${squadId}/drill-files`, drillsTaken, { method: 'POST', text: file });
+export const scoreOf = (squadId: number, slug: string, seconds: number, counts: Record<string, number>) =>
+  callApi(`${pathOf(squadId, slug)}/score`, score, { method: 'POST', body: { seconds, counts } });
+export const drillFilePath = (squadId: number, slug: string): string => `/api/v1${pathOf(squadId, slug)}/file`;

@@ -1,4 +1,4 @@
-import { contact } from './schemas';
+import { blockEvaluation, contact, dose, drawing, drill } from './schemas';
 import { z } from './zod';
 
 /** The move dictionary. */
@@ -35,6 +35,79 @@ export const move = moveSummary.extend({
   stepsLeft: z.array(step),
 });
 
+/** The drills of the book and those of one's own. */
+export const drillSummary = z.object({
+  slug: z.string(),
+  name: z.string(),
+  family: z.string(),
+  summary: z.string(),
+  contacts: z.array(contact),
+  dose: dose.nullable(),
+  fromAge: z.string(),
+  people: z.enum(['alone', 'pair', 'group']),
+  minutes: z.number().nullable(),
+  isOwn: z.boolean(),
+});
+export const drillsFound = z.object({ found: z.array(drillSummary) });
+
+/** A drill as a file writes it; what is in it, the server judges. */
+export const drillFields = z.record(z.string(), z.unknown());
+export const drillPage = z.object({
+  drill,
+  fields: drillFields,
+  own: z.object({ version: z.number(), isShared: z.boolean(), squadName: z.string(), mayChange: z.boolean(), copiedFrom: z.string().nullable() }).nullable(),
+});
+export const drillTrial = z.object({
+  fields: drillFields,
+  faults: z.array(z.object({ path: z.string(), message: z.string() })),
+  parameters: z.array(z.object({ name: z.string(), label: z.string(), type: z.enum(['length', 'whole', 'flag']), least: z.number(), most: z.number() })),
+  drill: z.object({ script: z.string(), contacts: z.array(contact), touchesPerRep: z.number(), asks: z.array(z.string()), drawing }).nullable(),
+  worked: z.object({ players: z.number(), stationsFit: z.number().nullable(), block: blockEvaluation }).nullable(),
+  line: z.object({ startsNew: z.boolean(), reasons: z.array(z.string()) }).nullable(),
+});
+export const drillChoices = z.object({ choices: z.record(z.string(), z.array(z.object({ value: z.string(), words: z.string() }))) });
+export const drillsTaken = z.object({ taken: z.array(z.object({ slug: z.string(), name: z.string() })) });
+export const score = z.object({ seconds: z.number(), timeSeconds: z.number(), penaltySeconds: z.number(), lines: z.array(z.string()) });
+
+export const ladders = z.object({
+  ladders: z.array(
+    z.object({
+      slug: z.string(),
+      name: z.string(),
+      family: z.string(),
+      rungs: z.array(z.object({ drill: z.string(), name: z.string(), criterion: z.string(), harderBy: z.array(z.string()), contacts: z.array(contact) })),
+      places: z.array(
+        z.object({ playerId: z.number(), rung: z.number().nullable(), advice: z.enum(['begin', 'stay', 'up', 'back', 'done']), why: z.string() }),
+      ),
+    }),
+  ),
+  tree: z.array(z.object({ slug: z.string(), name: z.string(), family: z.string(), needs: z.array(z.string()), depth: z.number() })),
+});
+
+export const resetDrawing = z.object({
+  markers: z.array(
+    z.object({
+      xMetres: z.number(),
+      yMetres: z.number(),
+      shape: z.enum(['triangle', 'square', 'ring']),
+      colour: z.string(),
+      fate: z.enum(['keep', 'arrive', 'leave']),
+    }),
+  ),
+  kept: z.number(),
+  moved: z.number(),
+  added: z.number(),
+  lifted: z.number(),
+});
+
 export type MoveSummary = z.infer<typeof moveSummary>;
 export type Move = z.infer<typeof move>;
 export type Step = z.infer<typeof step>;
+export type DrillSummary = z.infer<typeof drillSummary>;
+export type DrillPageData = z.infer<typeof drillPage>;
+export type DrillFields = z.infer<typeof drillFields>;
+export type DrillTrial = z.infer<typeof drillTrial>;
+export type DrillChoices = z.infer<typeof drillChoices>['choices'];
+export type Ladder = z.infer<typeof ladders>['ladders'][number];
+export type TreeMove = z.infer<typeof ladders>['tree'][number];
+export type ResetDrawing = z.infer<typeof resetDrawing>;

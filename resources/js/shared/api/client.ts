@@ -25,6 +25,7 @@ const kindOfStatus: Record<number, ApiErrorKind> = {
   403: 'refused',
   404: 'not-found',
   412: 'stale',
+  413: 'invalid',
   422: 'invalid',
   429: 'invalid',
   502: 'away',
@@ -35,6 +36,8 @@ const kindOfStatus: Record<number, ApiErrorKind> = {
 interface Call {
   method: 'GET' | 'POST' | 'PUT' | 'DELETE';
   body?: unknown;
+  /** Sent as it stands, in place of a body: a file somebody chose. */
+  text?: string;
   headers?: Record<string, string>;
   signal?: AbortSignal;
 }
@@ -57,18 +60,19 @@ export async function callApi<T>(path: string, schema: ZodType<T>, call: Call): 
 export const getJson = <T>(path: string, schema: ZodType<T>, signal?: AbortSignal): Promise<T> =>
   callApi(path, schema, signal ? { method: 'GET', signal } : { method: 'GET' });
 
-async function send(path: string, { method, body, headers, signal }: Call): Promise<Response> {
+async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {
+  const content = text ?? (body === undefined ? undefined : JSON.stringify(body));
   try {
     return await fetch(`/api/v1${path}`, {
       method,
       credentials: 'same-origin',
       headers: {
         Accept: 'application/json',
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(content === undefined ? {} : { 'Content-Type': 'application/json' }),
         ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': readToken() }),
         ...headers,
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(content === undefined ? {} : { body: content }),
       ...(signal ? { signal } : {}),
     });
   } catch (fault) {
@@ -92,7 +96,12 @@ async function readJson(response: Response): Promise<unknown> {
 
 function failure(status: number, body: unknown): ApiError {
   const problem = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
-  const detail = typeof problem.detail === 'string' ? problem.detail : 'The server cannot be reached just now. What you entered is still here.';
+  const detail =
+    typeof problem.detail === 'string'
+      ? problem.detail
+      : status === 413
+        ? 'That is more than can be taken at once.'
+        : 'The server cannot be reached just now. What you entered is still here.';
   const fields = Array.isArray(problem.fields) ? (problem.fields as FieldFault[]) : [];
   return new ApiError(kindOfStatus[status] ?? 'server', detail, fields, problem.current);
 }

@@ -25,6 +25,15 @@ const samples: [string, ZodType][] = [
   ['squad-settings', staff.settings],
   ['note', staff.playerNote],
   ['line', staff.lineTries],
+  ['drills-found', book.drillsFound],
+  ['drill', book.drillPage],
+  ['circuit', book.drillPage],
+  ['own-drill', book.drillPage],
+  ['drill-trial', book.drillTrial],
+  ['drill-choices', book.drillChoices],
+  ['ladders', book.ladders],
+  ['reset', book.resetDrawing],
+  ['score', book.score],
   ['moves', book.moves],
   ['move', book.move],
 ];
@@ -62,5 +71,10 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['InvitationOffer']>().toExtend<z.infer<typeof staff.invitationOffer>>();
   expectTypeOf<Described['PlayerNote']>().toExtend<z.infer<typeof staff.playerNote>>();
   expectTypeOf<Described['Move']>().toExtend<z.infer<typeof book.move>>();
+  expectTypeOf<Described['Drill']>().toExtend<Omit<z.infer<typeof read.drill>, 'dose' | 'parts'>>();
+  expectTypeOf<Described['DrillsFound']>().toExtend<{ found: Omit<book.DrillSummary, 'dose'>[] }>();
+  expectTypeOf<Described['DrillPage']['own']>().toExtend<book.DrillPageData['own']>();
+  expectTypeOf<Described['Ladders']>().toExtend<z.infer<typeof book.ladders>>();
+  expectTypeOf<Described['ResetDrawing']>().toExtend<book.ResetDrawing>();
   expectTypeOf<Described['LineTries']>().toExtend<z.infer<typeof staff.lineTries>>();
 });

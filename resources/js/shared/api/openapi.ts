@@ -57,6 +57,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/drill-choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What may be chosen for each field of a drill, in words: the lists the core reads by. */
+        get: operations["getDrillChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/drills": {
         parameters: {
             query?: never;
@@ -64,10 +81,132 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Drills found by words, measured in the squad's unit; the whole book when nothing is asked. */
+        /** Every drill the squad can plan with, measured in its unit. */
         get: operations["getSquadsSquadDrills"];
         put?: never;
+        /** Keeps a drill of the squad's own. */
+        post: operations["postSquadsSquadDrills"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drills/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One drill with its fields, and whose it is. */
+        get: operations["getSquadsSquadDrillsSlug"];
+        /** Keeps the next version of a drill of the squad's own, unless it was changed elsewhere: then 412 with the drill as it stands. */
+        put: operations["putSquadsSquadDrillsSlug"];
         post?: never;
+        /** Retires a drill of the squad's own: it leaves the book, and stays in the plans and numbers it has. */
+        delete: operations["deleteSquadsSquadDrillsSlug"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drills/{slug}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drill as a file of the open format. */
+        get: operations["getSquadsSquadDrillsSlugFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drill-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the drills of a file as the squad's own: all of them, or none with every fault by its path. */
+        post: operations["postSquadsSquadDrillFiles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drills/{slug}/score": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out the score of a protocol from the time and the penalties; nothing is kept. */
+        post: operations["postSquadsSquadDrillsSlugScore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drill-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Drills found by words and by what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
+        get: operations["getSquadsSquadDrillSearch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drills/{slug}/sharing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Shows a drill of the squad's own to the club's other squads, or no longer. */
+        put: operations["putSquadsSquadDrillsSlugSharing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/drill-trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a drill in hand comes to: its drawing, time, touches, room, and whether it starts a new record line. Nothing is kept; every fault by its path. */
+        post: operations["postSquadsSquadDrillTrials"];
         delete?: never;
         options?: never;
         head?: never;
@@ -120,6 +259,23 @@ export interface paths {
         post?: never;
         /** Takes an invitation back; its link is dead at once. */
         delete: operations["deleteClubInvitationsInvitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ladders with each player's place and why, and the tree of moves with what each needs first. */
+        get: operations["getSquadsSquadLadders"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -368,6 +524,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/reset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** From one drill's markers to the next: which stay, which move, which are laid or lifted. One station of each. */
+        get: operations["getSquadsSquadReset"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/club/people/{person}/reset-link": {
         parameters: {
             query?: never;
@@ -563,6 +736,43 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        DrillChoice: {
+            value: string;
+            words: string;
+        };
+        DrillChoices: {
+            choices: {
+                [key: string]: components["schemas"]["DrillChoice"][];
+            };
+        };
+        DrillFile: {
+            /** @enum {string} */
+            format: "fleet-sparrow/drill";
+            version: number;
+            drills: Record<string, never>[];
+        };
+        DrillsTaken: {
+            taken: components["schemas"]["DrillTaken"][];
+        };
+        DrillTaken: {
+            slug: string;
+            name: string;
+        };
+        ScoreSheet: {
+            seconds: number;
+            counts: {
+                [key: string]: number;
+            };
+        };
+        Score: {
+            seconds: number;
+            timeSeconds: number;
+            penaltySeconds: number;
+            lines: string[];
+        };
+        DrillSharing: {
+            isShared: boolean;
+        };
         Mark: {
             uuid: string;
             playerId: number;
@@ -634,6 +844,11 @@ export interface components {
             stale: components["schemas"]["StaleFamily"][];
             upcoming: components["schemas"]["UpcomingSession"][];
         };
+        DrillInHand: {
+            fields: Record<string, never>;
+            from: string | null;
+            scaleTo?: string | null;
+        };
         InvitationFields: {
             email: string;
             /** @enum {string} */
@@ -668,9 +883,23 @@ export interface components {
         SquadMade: {
             id: number;
         };
+        Ownership: {
+            version: number;
+            isShared: boolean;
+            squadName: string;
+            mayChange: boolean;
+            copiedFrom: string | null;
+        };
+        DrillPage: {
+            drill: components["schemas"]["Drill"];
+            fields: Record<string, never>;
+            own: components["schemas"]["Ownership"] | null;
+        };
         Dose: {
             /** @enum {string} */
-            kind: "timed" | "reps" | "lengths" | "quota" | "collective" | "streak" | "race" | "tries" | "free";
+            kind: "timed" | "reps" | "lengths" | "quota" | "collective" | "streak" | "race" | "tries" | "free" | "circuit";
+            rounds?: number;
+            tempos?: string;
             workSeconds?: number;
             reps?: number;
             good?: number;
@@ -684,7 +913,7 @@ export interface components {
             minutes?: number;
             sets?: number;
             restSeconds?: number;
-            sides: string;
+            sides?: string;
         };
         Point: {
             xMetres: number;
@@ -733,6 +962,15 @@ export interface components {
             dimensions: components["schemas"]["DrawnDimension"][];
             labels: components["schemas"]["DrawnLabel"][];
             spaceText: string;
+            walk: components["schemas"]["Walk"] | null;
+        };
+        WalkPoint: components["schemas"]["Point"] & {
+            seconds: number;
+        };
+        Walk: {
+            seconds: number;
+            ball: components["schemas"]["WalkPoint"][];
+            worker: components["schemas"]["WalkPoint"][];
         };
         Contact: {
             foot: string;
@@ -749,10 +987,47 @@ export interface components {
             voids: string;
             fault: string;
         };
+        ServerCard: {
+            give: string;
+            call: string;
+            count: string;
+            stop: string;
+        };
         Organisation: {
             workers: number;
             playerServers: number;
             service: string;
+            people: string[];
+            card: components["schemas"]["ServerCard"] | null;
+        };
+        DrillPart: {
+            name: string;
+            script: string;
+            contacts: components["schemas"]["Contact"][];
+            move: string | null;
+            dose: components["schemas"]["Dose"] | null;
+            restSeconds: number;
+            asks: string;
+            isCounted: boolean;
+        };
+        Question: {
+            ask: string;
+            hopedFor: string[];
+        };
+        StandIn: {
+            for: string;
+            use: string;
+        };
+        LevelFactor: {
+            ageGroup: string;
+            dose: number;
+            distance: number;
+            target: number;
+        };
+        Penalty: {
+            slug: string;
+            words: string;
+            seconds: number;
         };
         Fault: {
             fault: string;
@@ -769,16 +1044,80 @@ export interface components {
             contactsLeft: components["schemas"]["Contact"][];
             touchesPerRep: number;
             secondsPerRep: number;
-            dose: components["schemas"]["Dose"];
+            dose: components["schemas"]["Dose"] | null;
             scoring: components["schemas"]["Scoring"] | null;
             organisation: components["schemas"]["Organisation"];
             points: string[];
             faults: components["schemas"]["Fault"][];
             cautions: string[];
             drawing: components["schemas"]["Drawing"];
+            /** @enum {string} */
+            composition: "single" | "combination" | "build-up" | "circuit";
+            parts: components["schemas"]["DrillPart"][];
+            asks: string[];
+            questions: components["schemas"]["Question"][];
+            standIns: components["schemas"]["StandIn"][];
+            fromAge: string;
+            levels: components["schemas"]["LevelFactor"][];
+            judgesQuality: boolean;
+            note: string;
+            penalties: components["schemas"]["Penalty"][];
+            isOwn: boolean;
         };
         Drills: {
             drills: components["schemas"]["Drill"][];
+        };
+        DrillSummary: {
+            slug: string;
+            name: string;
+            family: string;
+            summary: string;
+            contacts: components["schemas"]["Contact"][];
+            dose: components["schemas"]["Dose"] | null;
+            fromAge: string;
+            /** @enum {string} */
+            people: "alone" | "pair" | "group";
+            minutes: number | null;
+            isOwn: boolean;
+        };
+        DrillsFound: {
+            found: components["schemas"]["DrillSummary"][];
+        };
+        TrialFault: {
+            path: string;
+            message: string;
+        };
+        LayoutParameter: {
+            name: string;
+            label: string;
+            /** @enum {string} */
+            type: "length" | "whole" | "flag";
+            least: number;
+            most: number;
+        };
+        TrialWork: {
+            players: number;
+            stationsFit: number | null;
+            block: components["schemas"]["BlockEvaluation"];
+        };
+        TrialLine: {
+            startsNew: boolean;
+            reasons: string[];
+        };
+        TriedDrill: {
+            script: string;
+            contacts: components["schemas"]["Contact"][];
+            touchesPerRep: number;
+            asks: string[];
+            drawing: components["schemas"]["Drawing"];
+        };
+        DrillTrial: {
+            fields: Record<string, never>;
+            faults: components["schemas"]["TrialFault"][];
+            parameters: components["schemas"]["LayoutParameter"][];
+            drill: components["schemas"]["TriedDrill"] | null;
+            worked: components["schemas"]["TrialWork"] | null;
+            line: components["schemas"]["TrialLine"] | null;
         };
         Touches: {
             left: number;
@@ -794,6 +1133,7 @@ export interface components {
             seconds: number;
             endsByClock: boolean;
             side: string | null;
+            item: string | null;
             set: number | null;
             turn: number | null;
             working: number[];
@@ -832,6 +1172,38 @@ export interface components {
             touches: components["schemas"]["Touches"];
             blocks: components["schemas"]["BlockEvaluation"][];
         };
+        LadderRung: {
+            drill: string;
+            name: string;
+            criterion: string;
+            harderBy: string[];
+            contacts: components["schemas"]["Contact"][];
+        };
+        LadderPlace: {
+            playerId: number;
+            rung: number | null;
+            /** @enum {string} */
+            advice: "begin" | "stay" | "up" | "back" | "done";
+            why: string;
+        };
+        Ladder: {
+            slug: string;
+            name: string;
+            family: string;
+            rungs: components["schemas"]["LadderRung"][];
+            places: components["schemas"]["LadderPlace"][];
+        };
+        TreeMove: {
+            slug: string;
+            name: string;
+            family: string;
+            needs: string[];
+            depth: number;
+        };
+        Ladders: {
+            ladders: components["schemas"]["Ladder"][];
+            tree: components["schemas"]["TreeMove"][];
+        };
         Line: {
             key: string;
             drillSlug: string;
@@ -846,9 +1218,14 @@ export interface components {
             least: number;
             most: number;
             window: string;
-            rule: {
-                [key: string]: string;
-            };
+            rule: components["schemas"]["LineRule"];
+        };
+        LineRule: {
+            starts?: string;
+            stops?: string;
+            countsOnlyIf?: string;
+            voids?: string;
+            fault?: string;
         };
         LineDay: {
             /** Format: date */
@@ -1063,6 +1440,20 @@ export interface components {
             strongFoot: "R" | "L" | "both";
             birthYear: number | null;
         };
+        ResetMarker: components["schemas"]["DrawnMarker"] & {
+            /**
+             * @description Every marker of two layouts on one ground, with what is done to it.
+             * @enum {string}
+             */
+            fate: "keep" | "arrive" | "leave";
+        };
+        ResetDrawing: {
+            markers: components["schemas"]["ResetMarker"][];
+            kept: number;
+            moved: number;
+            added: number;
+            lifted: number;
+        };
         Ask: {
             playerId: number;
             lineKey: string;
@@ -1101,6 +1492,7 @@ export interface components {
             /** @enum {string|null} */
             tempo: "learn" | "steady" | "match" | null;
             stations: number | null;
+            links?: number | null;
         };
         SessionSummary: {
             id: number;
@@ -1116,6 +1508,7 @@ export interface components {
             blocks: components["schemas"]["PlanBlock"][];
             comingPlayerIds: number[];
             players: components["schemas"]["Player"][];
+            olderDrills: components["schemas"]["Drill"][];
         };
         Attendance: {
             comingPlayerIds: number[];
@@ -1357,10 +1750,321 @@ export interface operations {
             };
         };
     };
+    getDrillChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What may be chosen for each field of a drill, in words: the lists the core reads by. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillChoices"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getSquadsSquadDrills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Every drill the squad can plan with, measured in its unit. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drills"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadDrills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillInHand"];
+            };
+        };
+        responses: {
+            /** @description Keeps a drill of the squad's own. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadDrillsSlug: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One drill with its fields, and whose it is. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSquadsSquadDrillsSlug: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description The version that was changed, in quotes. */
+                "If-Match": string;
+            };
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillInHand"];
+            };
+        };
+        responses: {
+            /** @description Keeps the next version of a drill of the squad's own, unless it was changed elsewhere: then 412 with the drill as it stands. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteSquadsSquadDrillsSlug: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Retires a drill of the squad's own: it leaves the book, and stays in the plans and numbers it has. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadDrillsSlugFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The drill as a file of the open format. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillFile"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadDrillFiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillFile"];
+            };
+        };
+        responses: {
+            /** @description Takes the drills of a file as the squad's own: all of them, or none with every fault by its path. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillsTaken"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadDrillsSlugScore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoreSheet"];
+            };
+        };
+        responses: {
+            /** @description Works out the score of a protocol from the time and the penalties; nothing is kept. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Score"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadDrillSearch: {
         parameters: {
             query?: {
                 find?: string;
+                family?: string;
+                move?: string;
+                surface?: string;
+                feet?: string;
+                kit?: string;
+                markers?: number;
+                width?: number;
+                depth?: number;
+                people?: string;
+                wall?: string;
+                minutes?: number;
+                age?: string;
             };
             header?: never;
             path: {
@@ -1370,13 +2074,84 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Drills found by words, measured in the squad's unit; the whole book when nothing is asked. */
+            /** @description Drills found by words and by what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Drills"];
+                    "application/json": components["schemas"]["DrillsFound"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSquadsSquadDrillsSlugSharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillSharing"];
+            };
+        };
+        responses: {
+            /** @description Shows a drill of the squad's own to the club's other squads, or no longer. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadDrillTrials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillInHand"];
+            };
+        };
+        responses: {
+            /** @description What a drill in hand comes to: its drawing, time, touches, room, and whether it starts a new record line. Nothing is kept; every fault by its path. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillTrial"];
                 };
             };
             /** @description What went wrong, in one sentence. */
@@ -1469,6 +2244,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadLadders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Ladders with each player's place and why, and the tree of moves with what each needs first. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladders"];
+                };
             };
             /** @description What went wrong, in one sentence. */
             default: {
@@ -2088,6 +2894,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pulse"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadReset: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description From one drill's markers to the next: which stay, which move, which are laid or lifted. One station of each. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResetDrawing"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -1,4 +1,4 @@
-import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { queryOptions } from '@tanstack/react-query';
 import { z } from './zod';
 import { callApi, getJson } from './client';
 import type { components } from './openapi';
@@ -19,15 +19,6 @@ export const squadQueries = {
       staleTime: 600_000,
     }),
 };
-/** Drills found by words; the last ones stay until the next are there. */
-export const findDrillsQuery = (squadId: number, asked: string) =>
-  queryOptions({
-    queryKey: ['squad', squadId, 'drills', asked],
-    queryFn: async ({ signal }) =>
-      (await getJson(`/squads/${squadId}/drills?find=${encodeURIComponent(asked)}`, z.object({ drills: z.array(drill) }), signal)).drills,
-    placeholderData: keepPreviousData,
-    staleTime: 600_000,
-  });
 export const playerQuery = (playerId: number) =>
   queryOptions({ queryKey: ['player', playerId], queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
 export const sessionQuery = (sessionId: number) =>

@@ -37,6 +37,8 @@ export const dose = z.discriminatedUnion('kind', [
     kind: z.literal('lengths'),
     lengths: z.number(),
     andBack: z.number(),
+    /** Of each length where they differ, with a space between. */
+    tempos: z.string().optional(),
     sets: z.number(),
     restSeconds: z.number(),
     sides: z.string(),
@@ -52,10 +54,12 @@ export const dose = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('streak'), goal: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
   z.object({ kind: z.literal('tries'), balls: z.number(), untilHit: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
   z.object({ kind: z.literal('free'), minutes: z.number(), sides: z.string() }),
+  z.object({ kind: z.literal('circuit'), rounds: z.number(), restSeconds: z.number() }),
   z.object({ kind: z.literal('race'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
 ]);
 
 const point = z.object({ xMetres: z.number(), yMetres: z.number() });
+const walkPoint = point.extend({ seconds: z.number() });
 export const drawing = z.object({
   kind: z.string(),
   markers: z.array(point.extend({ shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
@@ -72,6 +76,8 @@ export const drawing = z.object({
   dimensions: z.array(z.object({ from: point, to: point, text: z.string() })),
   labels: z.array(point.extend({ text: z.string() })),
   spaceText: z.string(),
+  /** One rep as points with the second each is reached at; the worker's is empty where they stand still. */
+  walk: z.object({ seconds: z.number(), ball: z.array(walkPoint), worker: z.array(walkPoint) }).nullable(),
 });
 export const contact = z.object({ foot: z.string(), surface: z.string() });
 export const drill = z.object({
@@ -85,7 +91,7 @@ export const drill = z.object({
   contactsLeft: z.array(contact),
   touchesPerRep: z.number(),
   secondsPerRep: z.number(),
-  dose,
+  dose: dose.nullable(),
   scoring: z
     .object({
       kind: z.string(),
@@ -98,11 +104,39 @@ export const drill = z.object({
       fault: z.string(),
     })
     .nullable(),
-  organisation: z.object({ workers: z.number(), playerServers: z.number(), service: z.string() }),
+  organisation: z.object({
+    workers: z.number(),
+    playerServers: z.number(),
+    service: z.string(),
+    people: z.array(z.string()),
+    card: z.object({ give: z.string(), call: z.string(), count: z.string(), stop: z.string() }).nullable(),
+  }),
   points: z.array(z.string()),
   faults: z.array(z.object({ fault: z.string(), fix: z.string() })),
   cautions: z.array(z.string()),
   drawing,
+  composition: z.enum(['single', 'combination', 'build-up', 'circuit']),
+  parts: z.array(
+    z.object({
+      name: z.string(),
+      script: z.string(),
+      contacts: z.array(contact),
+      move: z.string().nullable(),
+      dose: dose.nullable(),
+      restSeconds: z.number(),
+      asks: z.string(),
+      isCounted: z.boolean(),
+    }),
+  ),
+  asks: z.array(z.string()),
+  questions: z.array(z.object({ ask: z.string(), hopedFor: z.array(z.string()) })),
+  standIns: z.array(z.object({ for: z.string(), use: z.string() })),
+  fromAge: z.string(),
+  levels: z.array(z.object({ ageGroup: z.string(), dose: z.number(), distance: z.number(), target: z.number() })),
+  judgesQuality: z.boolean(),
+  note: z.string(),
+  penalties: z.array(z.object({ slug: z.string(), words: z.string(), seconds: z.number() })),
+  isOwn: z.boolean(),
 });
 
 export const planBlock = z.object({
@@ -114,6 +148,8 @@ export const planBlock = z.object({
   dose: dose.nullable(),
   tempo: z.enum(['learn', 'steady', 'match']).nullable(),
   stations: z.number().nullable(),
+  /** Of a build-up, how many links are done; null for all. */
+  links: z.number().nullable(),
 });
 export const sessionSummary = z.object({
   id: z.number(),
@@ -129,6 +165,8 @@ export const session = sessionSummary.extend({
   blocks: z.array(planBlock),
   comingPlayerIds: z.array(z.number()),
   players: z.array(player),
+  /** As they were planned, where the book says something else by now. */
+  olderDrills: z.array(drill),
 });
 
 export const segment = z.object({
@@ -138,6 +176,8 @@ export const segment = z.object({
   seconds: z.number(),
   endsByClock: z.boolean(),
   side: z.string().nullable(),
+  /** Of a circuit, the item at work or next. */
+  item: z.string().nullable(),
   set: z.number().nullable(),
   turn: z.number().nullable(),
   working: z.array(z.number()),

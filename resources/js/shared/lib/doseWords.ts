@@ -13,6 +13,7 @@ export const doseSideOptions = (wording: FootWording): [string, string][] => [..
 
 /** A dose in the words a coach would use. */
 export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
+  if (dose.kind === 'circuit') return `${dose.rounds} ${dose.rounds === 1 ? 'round' : 'rounds'} without stopping`;
   const feet = doseSides[dose.sides] ?? sideWords(dose.sides, wording);
   switch (dose.kind) {
     case 'timed':
@@ -22,7 +23,7 @@ export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
     case 'quota':
       return `${dose.good} good ones ${feet}, poor ones again`;
     case 'lengths':
-      return `${dose.sets} × ${dose.lengths} lengths ${dose.andBack === 1 ? 'there and back' : 'one way'} ${feet}, ${dose.restSeconds} s rest`;
+      return `${dose.sets} × ${dose.lengths} lengths ${dose.andBack === 1 ? 'there and back' : 'one way'} ${feet}, ${dose.tempos ? `${dose.tempos.replaceAll(' ', ', then ')}, ` : ''}${dose.restSeconds} s rest`;
     case 'collective':
       return `${dose.total} in all ${feet}, ${dose.onlyGood === 1 ? 'good ones only' : 'a drop goes on'}`;
     case 'streak':
@@ -36,4 +37,17 @@ export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
     case 'race':
       return `${dose.sets} goes against the watch, ${feet}`;
   }
+}
+
+/** The dose of another school with sensible numbers, on the same feet. */
+export function doseOfKind(kind: string, sides: string): Dose {
+  if (kind === 'reps') return { kind, reps: 10, sets: 2, restSeconds: 20, sides };
+  if (kind === 'quota') return { kind, good: 10, restSeconds: 15, sides };
+  if (kind === 'lengths') return { kind, lengths: 4, andBack: 1, sets: 2, restSeconds: 20, sides };
+  if (kind === 'collective') return { kind, total: 100, onlyGood: 0, sets: 1, restSeconds: 0, sides };
+  if (kind === 'streak') return { kind, goal: 50, sets: 3, restSeconds: 10, sides };
+  if (kind === 'tries') return { kind, balls: 5, untilHit: 1, sets: 2, restSeconds: 20, sides };
+  if (kind === 'free') return { kind, minutes: 3, sides };
+  if (kind === 'race') return { kind, reps: 1, sets: 3, restSeconds: 25, sides };
+  return { kind: 'timed', workSeconds: 30, sets: 2, restSeconds: 20, sides };
 }

@@ -7,7 +7,14 @@ interface PointInMetres {
 }
 
 /** A layout as a builder's plan: thin ink, open shapes with their colour written, dimension lines. Metres in, squad's unit on the labels. */
-export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
+interface PlanDrawingProps {
+  drawing: Drawing;
+  title: string;
+  /** Where ball and worker are just now, in a drawing that moves. */
+  now?: { ball: PointInMetres; worker: PointInMetres | null } | undefined;
+}
+
+export function PlanDrawing({ drawing, title, now }: PlanDrawingProps) {
   const ends = drawing.walls.flatMap((wall) => [wall.from, wall.to]);
   const drawn = [...drawing.markers, ...drawing.path, ...drawing.runPath, ...drawing.places, ...drawing.labels, ...ends];
   const xs = drawn.map((point) => point.xMetres);
@@ -74,7 +81,7 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
       ))}
       {drawing.markers.map((marker, i) => (
         <g key={i} transform={`translate(${x(marker.xMetres)} ${y(marker.yMetres)})`}>
-          <Shape shape={marker.shape} />
+          <MarkerShape shape={marker.shape} />
           {isNamed(i) && (
             <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)">
               {marker.colour}
@@ -103,6 +110,10 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
           </text>
         ),
       )}
+      {now?.worker && (
+        <circle cx={x(now.worker.xMetres)} cy={y(now.worker.yMetres)} r="11" fill="none" stroke="var(--ink)" strokeWidth="2.5" data-walks="worker" />
+      )}
+      {now && <circle cx={x(now.ball.xMetres)} cy={y(now.ball.yMetres)} r="6" fill="var(--ink)" stroke="var(--now)" strokeWidth="3" data-walks="ball" />}
       {drawing.dimensions.map((line, i) => (
         <Dimension
           key={i}
@@ -117,8 +128,9 @@ export function PlanDrawing({ drawing, title }: { drawing: Drawing; title: strin
   );
 }
 
-function Shape({ shape }: { shape: 'triangle' | 'square' | 'ring' }) {
-  const pen = { fill: 'var(--card)', stroke: 'var(--ink)', strokeWidth: 1.6 };
+/** An open shape; the colour is written beside it, never told by paint alone. */
+export function MarkerShape({ shape, isDashed = false }: { shape: 'triangle' | 'square' | 'ring'; isDashed?: boolean }) {
+  const pen = { fill: 'var(--card)', stroke: 'var(--ink)', strokeWidth: 1.6, strokeDasharray: isDashed ? '3 3' : undefined };
   if (shape === 'ring') return <circle r="7" {...pen} />;
   if (shape === 'square') return <rect x="-7" y="-7" width="14" height="14" {...pen} />;
   return <path d="M0 -9L9 7H-9Z" {...pen} />;

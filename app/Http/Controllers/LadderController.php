@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\LadderResource;
+use App\Models\Squad;
+use App\OpenApi\Get;
+use App\Queries\LadderQuery;
+use App\Queries\MoveQuery;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+
+class LadderController extends Controller
+{
+    #[Get('/squads/{squad}/ladders', 'Ladders with each player\'s place and why, and the tree of moves with what each needs first.', answers: 'Ladders')]
+    public function __invoke(Squad $squad, LadderQuery $ladders, MoveQuery $moves): JsonResponse
+    {
+        Gate::authorize('view', $squad);
+
+        return new JsonResponse(['ladders' => array_map(LadderResource::of(...), $ladders->ladders($squad)), 'tree' => LadderResource::tree($moves->dictionary())]);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\DrillVersion;
+use App\Models\Squad;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\DrillIndex;
+use FleetSparrow\Core\Drill\Family;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Cache;
+
+/** The drills a squad can plan with: the book's, its own, and those the club's other squads share. */
+final class DrillBookQuery
+{
+    private const KEEP_SECONDS = 86400;
+
+    public function __construct(private readonly MoveQuery $moves)
+    {
+    }
+
+    /** @return Collection<string, DrillVersion> by slug, in the order of the families and by name */
+    public function versions(Squad $squad): Collection
+    {
+        $versions = $this->current($squad)->get();
+
+        return $versions->sortBy([
+            fn (DrillVersion $a, DrillVersion $b): int => self::place($a) <=> self::place($b),
+            fn (DrillVersion $a, DrillVersion $b): int => strcasecmp($a->name, $b->name),
+        ])->keyBy('slug');
+    }
+
+    public function version(Squad $squad, string $slug): ?DrillVersion
+    {
+        return $this->current($squad)->where('drill_versions.slug', $slug)->with('ownDrill.squad')->first();
+    }
+
+    /** Made once for a book and kept: one query a search. */
+    public function index(Squad $squad): DrillIndex
+    {
+        $ids = $this->current($squad)->orderBy('id')->pluck('id')->implode(' ');
+
+        return Cache::remember('drill-index.'.hash('xxh128', $ids), self::KEEP_SECONDS, fn (): DrillIndex => DrillIndex::of(
+            array_values($this->versions($squad)->map(fn (DrillVersion $version): Drill => $version->drill())->all()),
+            $this->moves->dictionary(),
+        ));
+    }
+
+    /** @return Builder<DrillVersion> */
+    private function current(Squad $squad): Builder
+    {
+        return DrillVersion::query()->where('is_current', true)->where(
+            fn (Builder $either): Builder => $either->whereNull('own_drill_id')->orWhereHas(
+                'ownDrill',
+                fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)),
+            ),
+        );
+    }
+
+    private static function place(DrillVersion $version): int
+    {
+        return (int) array_search($version->family, array_column(Family::cases(), 'value'), true);
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\DrillVersion;
+use App\Models\LadderVersion;
+use App\Models\Player;
+use App\Models\Squad;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Ladder;
+use FleetSparrow\Core\Drill\Rung;
+use FleetSparrow\Core\Progress\LadderPlace;
+use FleetSparrow\Core\Progress\RungReading;
+use FleetSparrow\Core\Record\Better;
+use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Record\SessionValue;
+use FleetSparrow\Core\Shared\Side;
+
+/** Every ladder of the book with each player's place on it: five queries, whatever the number of players. */
+final class LadderQuery
+{
+    public function __construct(private readonly RecordQuery $records)
+    {
+    }
+
+    /** @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}> */
+    public function ladders(Squad $squad): array
+    {
+        $ladders = array_values(LadderVersion::query()->where('is_current', true)->orderBy('id')->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all());
+        $slugs = array_merge([], ...array_map(fn (Ladder $ladder): array => array_map(fn (Rung $rung): string => $rung->drill, $ladder->rungs), $ladders));
+        $drills = DrillVersion::ofTheBook()->where('is_current', true)->whereIn('slug', $slugs)->get()->keyBy('slug')->map(fn (DrillVersion $version): Drill => $version->drill())->all();
+        $keys = [];
+        foreach ($drills as $slug => $drill) {
+            $keys[$slug] = self::keys($drill);
+        }
+        $playerIds = array_values(array_map(intval(...), $squad->players->modelKeys()));
+        $readings = $this->records->readings($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
+        $found = [];
+        foreach ($ladders as $ladder) {
+            $places = [];
+            foreach ($squad->players as $player) {
+                $places[$player->id] = LadderPlace::of(array_map(fn (Rung $rung): RungReading => self::reading($drills[$rung->drill], $rung, $keys[$rung->drill], $readings[$player->id] ?? [], $player), $ladder->rungs));
+            }
+            $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
+        }
+
+        return $found;
+    }
+
+    /**
+     * The lines that the drill's own dose writes to.
+     *
+     * @return array<string, string> side → line key
+     */
+    private static function keys(Drill $drill): array
+    {
+        $keys = [];
+        foreach (Side::cases() as $side) {
+            $keys[$side->value] = $drill->dose === null ? '' : (string) $drill->recordLine($drill->dose, $side)?->value;
+        }
+
+        return $keys;
+    }
+
+    /**
+     * @param  array<string, string>  $keys
+     * @param  array<string, LineReading>  $readings
+     */
+    private static function reading(Drill $drill, Rung $rung, array $keys, array $readings, Player $player): RungReading
+    {
+        $bySide = [];
+        foreach ($drill->dose?->sides()->sidesFor($player->strong_foot) ?? [Side::Both] as $side) {
+            $days = isset($readings[$keys[$side->value]]) ? $readings[$keys[$side->value]]->days : [];
+            $bySide[self::words($side)] = array_map(fn (SessionValue $day): float => $day->best, $days);
+        }
+
+        return RungReading::of($bySide, $rung->criterion, $drill->rule?->kind->better() ?? Better::Higher);
+    }
+
+    private static function words(Side $side): string
+    {
+        return match ($side) {
+            Side::Right => 'right',
+            Side::Left => 'left',
+            Side::Both => 'both feet',
+            Side::Alternating => 'feet in turn',
+        };
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Drill;
+
+/** What a drill asks for beside its script and dose, in short sentences: the same on a screen, a sheet and a phone. */
+final class DrillWords
+{
+    /** @return list<string> */
+    public static function asks(Drill $drill): array
+    {
+        $demands = $drill->demands;
+
+        return [
+            ...($demands->touches === null ? [] : [ucfirst($demands->touches->words()).'.']),
+            ...($demands->sideSetBy === SideSetBy::Dose ? [] : ['The foot is set by '.$demands->sideSetBy->words().'.']),
+            ...($demands->ball === Ball::Usual ? [] : ['With '.$demands->ball->words().'.']),
+            ...($demands->opposition === Opposition::None ? [] : ['In the way: '.$demands->opposition->words().'.']),
+            ...self::targets($demands),
+            ...($demands->calling === null ? [] : self::calls($demands->calling)),
+            ...($demands->keepsTheme ? ['The game keeps the touch rule of the day.'] : []),
+        ];
+    }
+
+    /** @return list<string> */
+    public static function people(Organisation $organisation): array
+    {
+        $served = match (true) {
+            $organisation->service === Service::None => [],
+            $organisation->service === Service::Wall => ['Off a wall.'],
+            default => [sprintf('The ball is %s%s%s.', $organisation->service->value, $organisation->manner === null ? '' : ", {$organisation->manner->words()}", $organisation->serverMoves ? ', by a server on the move' : '')],
+        };
+
+        return [
+            sprintf('%d %s, %s.', $organisation->workers, $organisation->workers === 1 ? 'works' : 'work', $organisation->pattern->words()),
+            ...($organisation->playerServers > 0 ? [sprintf('%d %s.', $organisation->playerServers, $organisation->playerServers === 1 ? 'serves' : 'serve')] : []),
+            ...$served,
+            ...($organisation->coachServes ? ['A coach or helper feeds, and does not swap.'] : []),
+            ...($organisation->needsCounter ? ['Somebody watches and counts.'] : []),
+            ...($organisation->keepers > 0 ? ["Goalkeepers: {$organisation->keepers} at a time, by shirt number."] : []),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function targets(Demands $demands): array
+    {
+        if ($demands->targetRoles === []) {
+            return [];
+        }
+        $roles = array_map(static fn (int $i, string $role): string => ($i + 1)." is {$role}", array_keys($demands->targetRoles), $demands->targetRoles);
+
+        return ['Targets: '.implode(', ', $roles).'; named by '.$demands->targetNaming->words().'.'];
+    }
+
+    /** @return list<string> */
+    private static function calls(Calling $calling): array
+    {
+        $what = $calling->kind === 'side' ? 'the side that pressure comes from' : 'a '.$calling->kind;
+        $sentences = [sprintf('Called: %s about every %g s, %g s before the ball%s%s.', $what, $calling->everySeconds, $calling->leadSeconds, $calling->inOrder > 1 ? ", up to {$calling->inOrder} in order" : '', $calling->again ? '' : ', never the same twice running')];
+        if ($calling->twoWay) {
+            $sentences[] = 'The player reads what stands behind and calls it back.';
+        }
+        foreach ($calling->rules as $rule) {
+            $asks = array_filter([$rule->touches?->words(), $rule->foot === 'any' ? null : "{$rule->foot} foot", $rule->openBody ? 'open body' : null, $rule->move ? 'a move' : null]);
+            $sentences[] = ucfirst($rule->place).': '.implode(', ', $asks).'.';
+        }
+
+        return $sentences;
+    }
+}

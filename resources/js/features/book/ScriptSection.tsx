@@ -1,0 +1,106 @@
+import Button from '@mui/material/Button';
+import { Field } from '../../shared/ui/Field';
+import { NumberField } from '../../shared/ui/NumberField';
+import type { SectionProps } from './DrillSections';
+import { listAt, numberAt, textAt, valueAt } from './fields';
+
+const kinds = { combination: 'Parts', buildUp: 'Links', circuit: 'Items' } as const;
+const countOf: Record<string, [field: string, label: string]> = {
+  timed: ['workSeconds', 'Seconds'],
+  reps: ['reps', 'Reps'],
+  quota: ['good', 'Good ones'],
+  free: ['minutes', 'Minutes'],
+  collective: ['total', 'In all'],
+};
+const part = { name: 'One more', script: 'a.in' };
+const item = { ...part, secondsPerRep: 1.5, dose: { kind: 'timed', workSeconds: 30, sides: 'both' }, restSeconds: 0 };
+
+/** What the feet do: one script, or the parts, links or items it is put together from. */
+export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
+  const kind = (['combination', 'buildUp', 'circuit'] as const).find((name) => valueAt(fields, [name]) !== undefined);
+  return (
+    <section className="tight">
+      <h2>What the feet do</h2>
+      <p className="quiet">
+        a is the leading foot, b the other; L and R fix a side. Then a dot and the surface: in, out, sole, lace, toe, heel, thigh. After a slash, where the ball
+        goes. (…)x+ is as often as the way allows.
+      </p>
+      {!kind && (
+        <Field
+          label="Touch script"
+          multiline
+          value={textAt(fields, ['script'])}
+          fault={faultAt('script')}
+          inputProps={{ maxLength: 400 }}
+          onValue={(script) => onChange(['script'], script)}
+        />
+      )}
+      {kind && (
+        <>
+          <h3>{kinds[kind]}</h3>
+          {faultAt('script') && <p className="fault">{faultAt('script')}</p>}
+          {faultAt(kind) && <p className="fault">{faultAt(kind)}</p>}
+          <ol className="stack">
+            {listAt(fields, [kind]).map((_, i, all) => (
+              // By place and count, so that taking one away shows the rest anew.
+              <li key={`${all.length} ${i}`} className="fields">
+                <div className="wide">
+                  <Field
+                    label={`${i + 1}. Called`}
+                    value={textAt(fields, [kind, i, 'name'])}
+                    fault={faultAt(`${kind}.${i}.name`)}
+                    onValue={(name) => onChange([kind, i, 'name'], name)}
+                  />
+                </div>
+                <div className="wide">
+                  <Field
+                    label="Touch script"
+                    value={textAt(fields, [kind, i, 'script'])}
+                    fault={faultAt(`${kind}.${i}.script`)}
+                    onValue={(script) => onChange([kind, i, 'script'], script)}
+                  />
+                </div>
+                {kind === 'circuit' && <ItemDose index={i} fields={fields} faultAt={faultAt} onChange={onChange} />}
+                <Button variant="text" onClick={() => onChange([kind, i], undefined)} aria-label={`Take out ${textAt(fields, [kind, i, 'name'])}`}>
+                  Take out
+                </Button>
+              </li>
+            ))}
+          </ol>
+          <p>
+            <Button onClick={() => onChange([kind, listAt(fields, [kind]).length], kind === 'circuit' ? item : part)}>Add one</Button>
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function ItemDose({ index, fields, faultAt, onChange }: Omit<SectionProps, 'choices'> & { index: number }) {
+  const at = ['circuit', index];
+  const [field, label] = countOf[textAt(fields, [...at, 'dose', 'kind'])] ?? [];
+  return (
+    <>
+      {field && label && (
+        <NumberField
+          label={label}
+          value={numberAt(fields, [...at, 'dose', field])}
+          fault={faultAt(`circuit.${index}.dose.${field}`)}
+          onNumber={(value) => onChange([...at, 'dose', field], value ?? undefined)}
+        />
+      )}
+      <NumberField
+        label="Seconds a rep"
+        value={numberAt(fields, [...at, 'secondsPerRep'])}
+        fault={faultAt(`circuit.${index}.secondsPerRep`)}
+        onNumber={(value) => onChange([...at, 'secondsPerRep'], value ?? undefined)}
+      />
+      <NumberField
+        label="Rest after, s"
+        value={numberAt(fields, [...at, 'restSeconds']) ?? 0}
+        fault={faultAt(`circuit.${index}.restSeconds`)}
+        onNumber={(value) => onChange([...at, 'restSeconds'], value ?? 0)}
+      />
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+import type { DrillFields } from '../../shared/api/bookSchemas';
+
+/** The fields of a drill in hand, read and changed by path; what they may be, the server says. */
+type Path = (string | number)[];
+
+export function valueAt(fields: unknown, path: Path): unknown {
+  return path.reduce<unknown>(
+    (value, key) => (typeof value === 'object' && value !== null ? (value as Record<string | number, unknown>)[key] : undefined),
+    fields,
+  );
+}
+
+export const textAt = (fields: unknown, path: Path): string => {
+  const value = valueAt(fields, path);
+  return typeof value === 'string' ? value : '';
+};
+export const numberAt = (fields: unknown, path: Path): number | null => {
+  const value = valueAt(fields, path);
+  return typeof value === 'number' ? value : null;
+};
+export const objectAt = (fields: unknown, path: Path): Record<string, unknown> => {
+  const value = valueAt(fields, path);
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+};
+export const listAt = (fields: unknown, path: Path): unknown[] => {
+  const value = valueAt(fields, path);
+  return Array.isArray(value) ? value : [];
+};
+
+/** A copy with the value at the path changed; undefined leaves the field out. */
+export function withValue(fields: DrillFields, path: Path, value: unknown): DrillFields {
+  return changed(fields, path, value) as DrillFields;
+}
+
+function changed(at: unknown, [key, ...rest]: Path, value: unknown): unknown {
+  if (key === undefined) return value;
+  if (Array.isArray(at) || (at === undefined && typeof key === 'number')) {
+    const list: unknown[] = Array.isArray(at) ? [...(at as unknown[])] : [];
+    const next = changed(list[Number(key)], rest, value);
+    if (next === undefined) list.splice(Number(key), 1);
+    else list[Number(key)] = next;
+    return list;
+  }
+  const before = typeof at === 'object' && at !== null ? (at as Record<string, unknown>) : {};
+  const next = changed(before[key], rest, value);
+  if (next !== undefined) return { ...before, [key]: next };
+  return Object.fromEntries(Object.entries(before).filter(([name]) => name !== String(key)));
+}
+
+/** What was typed and not kept survives a reload. */
+const keyOf = (squadId: number, slug: string, act: string): string => `drill-${squadId}-${slug}-${act}`;
+export function unkeptDrill(squadId: number, slug: string, act: string): DrillFields | undefined {
+  try {
+    return (JSON.parse(localStorage.getItem(keyOf(squadId, slug, act)) ?? 'null') as DrillFields | null) ?? undefined;
+  } catch {
+    return undefined;
+  }
+}
+export function rememberDrill(squadId: number, slug: string, act: string, fields: DrillFields | undefined): void {
+  if (fields) localStorage.setItem(keyOf(squadId, slug, act), JSON.stringify(fields));
+  else localStorage.removeItem(keyOf(squadId, slug, act));
+}

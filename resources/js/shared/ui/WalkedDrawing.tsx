@@ -1,0 +1,60 @@
+import Button from '@mui/material/Button';
+import { useEffect, useState } from 'react';
+import type { Drawing } from '../api/schemas';
+import { PlanDrawing } from './PlanDrawing';
+
+type Walk = NonNullable<Drawing['walk']>;
+
+/** A layout that can be walked through at the drill's tempo. Nobody who asks for less motion sees it move: they step through it. */
+export function WalkedDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
+  const { walk } = drawing;
+  const [seconds, setSeconds] = useState<number | null>(null);
+  const [isWalking, setWalking] = useState(false);
+  useEffect(() => {
+    if (!isWalking || !walk) return;
+    const began = performance.now();
+    let frame = requestAnimationFrame(function draw(now) {
+      const gone = (now - began) / 1000;
+      setSeconds(gone % walk.seconds);
+      // Three times through is enough to see it.
+      if (gone < 3 * walk.seconds) frame = requestAnimationFrame(draw);
+      else {
+        setWalking(false);
+        setSeconds(null);
+      }
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [isWalking, walk]);
+  if (!walk) return <PlanDrawing drawing={drawing} title={title} />;
+  const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  const step = () => setSeconds((at) => (at === null ? 0 : at + walk.seconds / 8 > walk.seconds ? null : at + walk.seconds / 8));
+  const now = seconds === null ? undefined : { ball: whereAt(walk.ball, seconds), worker: walk.worker.length > 0 ? whereAt(walk.worker, seconds) : null };
+  return (
+    <>
+      <PlanDrawing drawing={drawing} title={title} now={now} />
+      <p className="no-print">
+        {isStill ? (
+          <Button onClick={step}>{seconds === null ? 'Step through it' : 'Next step'}</Button>
+        ) : (
+          <Button
+            onClick={() => {
+              setWalking(!isWalking);
+              setSeconds(null);
+            }}
+          >
+            {isWalking ? 'Stop' : 'Walk through it'}
+          </Button>
+        )}
+      </p>
+    </>
+  );
+}
+
+/** Straight between the points the server timed: drawing, not reckoning. */
+function whereAt(points: Walk['ball'], seconds: number): { xMetres: number; yMetres: number } {
+  const after = points.findIndex((point) => point.seconds >= seconds);
+  const [to, from] = [points[after] ?? points[points.length - 1], points[Math.max(0, after - 1)]];
+  if (!to || !from) return { xMetres: 0, yMetres: 0 };
+  const share = to.seconds > from.seconds ? (seconds - from.seconds) / (to.seconds - from.seconds) : 1;
+  return { xMetres: from.xMetres + (to.xMetres - from.xMetres) * share, yMetres: from.yMetres + (to.yMetres - from.yMetres) * share };
+}
