@@ -7,10 +7,12 @@ use App\Models\MoveVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
+use App\Queries\MoveQuery;
 use App\Support\ClubContext;
-use FleetSparrow\Core\Drill\BookSearch;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\DrillFilter;
+use FleetSparrow\Core\Drill\DrillIndex;
 use FleetSparrow\Core\Layout\MarkerLine;
 use FleetSparrow\Core\Layout\Reset;
 use FleetSparrow\Core\Layout\Scatter;
@@ -155,6 +157,10 @@ $figures = [
     ['squad board', 'GET', "/api/v1/squads/{$squad->id}", fn () => null, 30],
     ['player page', 'GET', "/api/v1/players/{$players[0]}", fn () => null, 30],
     ['every try of a line', 'GET', "/api/v1/players/{$players[0]}/lines/".DB::table('bests')->where('player_id', $players[0])->value('line_key'), fn () => null, 30],
+    ['a drill tried in the editor', 'POST', "/api/v1/squads/{$squad->id}/drill-trials", fn (): array => ['fields' => $versions[0]->content, 'from' => $versions[0]->slug], ROUNDS],
+    ['drills searched with wishes', 'GET', "/api/v1/squads/{$squad->id}/drill-search?find=sole&people=alone&wall=no&width=10", fn () => null, 30],
+    ['the whole book with its drawings', 'GET', "/api/v1/squads/{$squad->id}/drills", fn () => null, 20],
+    ['ladders', 'GET', "/api/v1/squads/{$squad->id}/ladders", fn () => null, 20],
     ['roll call, 14 marks', 'POST', '/api/v1/marks', fn (): array => $marks(14), 30],
     ['batch of 400 marks', 'POST', '/api/v1/marks', fn (): array => $marks(400), 10],
     ['batch of 400 corrections', 'POST', '/api/v1/marks', fn (): array => $corrections($marks(400)), 10],
@@ -179,15 +185,17 @@ for ($i = 0; $i < 1000; $i++) {
     $fields = $versions[$i % count($versions)]->content;
     $thousand[] = DrillFactory::fromFields(['slug' => "{$fields['slug']}-{$i}", 'name' => "{$fields['name']} {$i}"] + $fields);
 }
-$search = BookSearch::ofDrills($thousand);
+$dictionary = $app->make(MoveQuery::class)->dictionary();
+$index = DrillIndex::of($thousand, $dictionary);
 $strewn = fn (int $seed): array => Scatter::of(20, Length::ofMetres(15.0), Length::ofMetres(15.0), $seed)->markers();
 $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
 echo "\n";
 foreach ([
     'parse and tally '.count($scripts).' scripts' => fn () => array_map(fn (string $text): Tally => Tally::of(Script::fromText($text)), $scripts),
-    'search over 1,000 drills' => fn () => $search->find('sole turn'),
-    'index of 1,000 drills' => fn () => BookSearch::ofDrills($thousand),
+    'search over 1,000 drills, words' => fn () => $index->find('sole turn', new DrillFilter),
+    'search over 1,000 drills, wishes' => fn () => $index->find('in', new DrillFilter(feet: 'both', equipment: [], people: 'pair', wall: false, minutes: 10.0)),
+    'index of 1,000 drills' => fn () => DrillIndex::of($thousand, $dictionary),
     'reset, 20 strewn to 20 strewn' => fn () => Reset::between($strewn(1), $strewn(2)),
     'reset, row of 20 to zigzag of 20' => fn () => Reset::between($row, $zigzag),
 ] as $name => $work) {

@@ -47,7 +47,7 @@ test_browser() {
   make_certificate localhost 127.0.0.1
   start_web browser "$TEST_PORT" browser "$(secure_listeners "$TEST_SECURE_PORT" 127.0.0.1)"
   local result=0
-  SPARROW_URL="http://127.0.0.1:$TEST_PORT" SPARROW_SECURE_URL="https://127.0.0.1:$TEST_SECURE_PORT" SPARROW_CA="$LAN_DIR/ca.crt" npx playwright test || result=$?
+  SPARROW_URL="http://127.0.0.1:$TEST_PORT" SPARROW_SECURE_URL="https://127.0.0.1:$TEST_SECURE_PORT" SPARROW_CA="$LAN_DIR/ca.crt" npx playwright test ${SPARROW_ONLY:+-g "$SPARROW_ONLY"} || result=$?
   stop_web browser
   return "$result"
 }

@@ -9,6 +9,7 @@ use App\Models\LadderVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Ladder;
 use FleetSparrow\Core\Drill\Rung;
 use FleetSparrow\Core\Progress\LadderPlace;
@@ -28,7 +29,9 @@ final class LadderQuery
     /** @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}> */
     public function ladders(Squad $squad): array
     {
-        $ladders = array_values(LadderVersion::query()->where('is_current', true)->orderBy('id')->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all());
+        $ladders = array_values(LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all());
+        // As the book orders its families; within one by name.
+        usort($ladders, fn (Ladder $a, Ladder $b): int => [array_search($a->family, Family::cases(), true), $a->name] <=> [array_search($b->family, Family::cases(), true), $b->name]);
         $slugs = array_merge([], ...array_map(fn (Ladder $ladder): array => array_map(fn (Rung $rung): string => $rung->drill, $ladder->rungs), $ladders));
         $drills = DrillVersion::ofTheBook()->where('is_current', true)->whereIn('slug', $slugs)->get()->keyBy('slug')->map(fn (DrillVersion $version): Drill => $version->drill())->all();
         $keys = [];

@@ -171,8 +171,8 @@ final class DrillsTest extends FeatureTestCase
     {
         $session = $this->keptSession();
         $key = $this->lineKey($session, $this->players[0]->id);
-        $this->send([$this->mark($session, $key, 1, ['value' => 9])]);
-        $this->send([$this->mark($session, $this->lineKey($session, $this->players[0]->id, 'L'), 2, ['value' => 8])]);
+        $this->send([$this->mark($session, $key, 1, ['value' => 11])]);
+        $this->send([$this->mark($session, $this->lineKey($session, $this->players[0]->id, 'L'), 2, ['value' => 10])]);
 
         DB::enableQueryLog();
         $answer = $this->actingAs($this->coach)->getJson($this->path('ladders'))->assertOk();
@@ -180,7 +180,7 @@ final class DrillsTest extends FeatureTestCase
         $turns = collect($answer->json('ladders'))->firstWhere('slug', 'turns-over-the-line');
         // One try met the lowest rung on both sides: placed on the next.
         self::assertSame(['playerId' => $this->players[0]->id, 'rung' => 1, 'advice' => 'up'], array_diff_key($turns['places'][0], ['why' => '']));
-        self::assertStringContainsString('right: 9, 1 of the last 1 reach 6; left: 8', $turns['places'][0]['why']);
+        self::assertStringContainsString('right: 11, 1 of the last 1 reach 10; left: 10', $turns['places'][0]['why']);
         self::assertSame('begin', $turns['places'][1]['advice']);
         self::assertEquals(['depth' => 0, 'needs' => []], array_intersect_key(collect($answer->json('tree'))->firstWhere('slug', 'sole-taps'), ['depth' => 0, 'needs' => 0]));
     }

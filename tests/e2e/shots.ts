@@ -43,12 +43,19 @@ test('book', async ({ page }) => {
   await page.goto('/book/full-spin');
   await expect(page.getByRole('list', { name: 'Step by step' })).toBeVisible();
   await page.screenshot(shot('move'));
-  await page.goto('/book/drills');
+  await page.goto('/book/drills?people=alone&wall=no&width=6');
   await expect(page.getByText(/^\d+ drills$/)).toBeVisible();
   await page.screenshot(shot('drills'));
   await page.goto('/book/drills/zigzag-in-out');
   await expect(page.getByRole('img', { name: /Layout of Zigzag/ })).toBeVisible();
   await page.screenshot(shot('drill'));
+  await page.goto('/book/drills/zigzag-in-out/copy');
+  await page.getByLabel('Spacing').fill('5');
+  await expect(page.getByText('Spacing was 4 yd, is 5 yd.')).toBeVisible();
+  await page.screenshot(shot('own-drill'));
+  await page.goto('/book/ladders');
+  await expect(page.getByRole('heading', { name: 'Turns over the line' })).toBeVisible();
+  await page.screenshot(shot('ladders'));
 });
 
 test('pitch', async ({ page }) => {

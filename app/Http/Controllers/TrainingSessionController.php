@@ -19,6 +19,8 @@ use Illuminate\Support\Facades\Gate;
 
 class TrainingSessionController extends Controller
 {
+    private const SHOWN = ['blocks.drillVersion', 'attendances', 'squad.players'];
+
     #[Get('/sessions/{session}', 'A session with its running order, as the plan view edits it.', answers: 'Session')]
     public function show(Request $request, TrainingSession $session): JsonResponse
     {
@@ -41,7 +43,7 @@ class TrainingSessionController extends Controller
         $expected = trim((string) $request->headers->get('If-Match'), '"');
         abort_if($expected === '', 428);
         if ($expected !== (string) $session->version) {
-            throw new StaleVersion(SessionResource::of($session, $this->day($request)));
+            throw new StaleVersion(SessionResource::of($session->load(self::SHOWN), $this->day($request)));
         }
 
         return $this->answer($request, $action->keep($session, $this->header($request), $request->draft(), $this->user($request)), 200);
@@ -49,7 +51,7 @@ class TrainingSessionController extends Controller
 
     private function answer(Request $request, TrainingSession $session, int $status): JsonResponse
     {
-        $session->load(['blocks.drillVersion', 'attendances', 'squad.players']);
+        $session->load(self::SHOWN);
 
         return new JsonResponse(SessionResource::of($session, $this->day($request)), $status, ['ETag' => "\"{$session->version}\""]);
     }

@@ -48,7 +48,6 @@ final readonly class ReferenceMarker implements Layout
             Limits::millimetres(0.5 + $serverMetres),
             BallPath::through([new Point(0.0, 0.0), $far, new Point(0.0, 0.0)]),
             dimensions: [new DimensionLine($marker, $far, $reach)],
-            labels: $server === [] ? [] : [new Label($server[0]->at, 'server')],
             places: [new Place($player, PlaceRole::Worker), ...$server],
             balls: [$server === [] ? new Point(0.0, 0.0) : $server[0]->at],
         );

@@ -36,7 +36,7 @@ export function DrillSections({ parameters, ...section }: SectionProps & { param
     <>
       <section className="tight">
         <h2>What it is</h2>
-        <div className="fields">
+        <div className="fields wide-labels">
           <div className="wide">
             <Field
               label="Name"
@@ -75,7 +75,7 @@ export function DrillSections({ parameters, ...section }: SectionProps & { param
       <ScriptSection {...section} />
       <section className="tight">
         <h2>How fast, how sure</h2>
-        <div className="fields">
+        <div className="fields wide-labels">
           {!isCircuit && (travels ? number('metresPerSecond', 'Metres a second') : number('secondsPerRep', 'Seconds a rep'))}
           {number('goodChance', 'Good ones, 0 to 1')}
           {number('fetchSeconds', 'To fetch a miss, s')}

@@ -34,7 +34,7 @@ export function DrillWishes({ wishes, onWish, onClear }: DrillWishesProps) {
   return (
     <details className="wishes" open={named > 0 || undefined}>
       <summary>What you have today{named > 0 && `: ${named} chosen`}</summary>
-      <div className="fields" style={{ marginTop: '0.7rem' }}>
+      <div className="fields wide-labels" style={{ marginTop: '0.7rem' }}>
         {choice('family', 'Family', [any('any'), ...from('family')])}
         {choice('move', 'Move', [any('any'), ...(moves.data ?? []).map(({ slug, name }): [string, string] => [slug, name])])}
         {choice('surface', 'Surface', [any('any'), ...from('surface').filter(([value]) => value !== '?')])}

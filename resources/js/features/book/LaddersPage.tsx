@@ -30,9 +30,11 @@ export function LaddersPage() {
         {ladders.data && board.data && (
           <>
             <div className="ladders">
-              {ladders.data.ladders.map((ladder) => (
-                <LadderView key={ladder.slug} ladder={ladder} names={names} />
-              ))}
+              {ladders.data.ladders
+                .toSorted((a, b) => begunOn(b) - begunOn(a))
+                .map((ladder) => (
+                  <LadderView key={ladder.slug} ladder={ladder} names={names} />
+                ))}
             </div>
             <MoveTree tree={ladders.data.tree} />
           </>
@@ -42,23 +44,32 @@ export function LaddersPage() {
   );
 }
 
-const adviceWords = { begin: 'not begun', stay: '', up: 'move up', back: 'one lower for now', done: 'all passed' };
+/** Ladders somebody stands on come first. */
+const begunOn = (ladder: Ladder): number => (ladder.places.some((place) => place.advice !== 'begin') ? 1 : 0);
+
+const adviceWords = { stay: '', up: 'new here', back: 'one lower for now', done: '' };
 
 function LadderView({ ladder, names }: { ladder: Ladder; names: Map<number, string> }) {
   const at = (rung: number | null, advice?: string) =>
     ladder.places.filter((place) => place.rung === rung && (advice === undefined || place.advice === advice));
-  const people = (places: Ladder['places']) =>
-    places.map((place) => (
-      <div key={place.playerId}>
-        <details className="why">
-          <summary>
-            {names.get(place.playerId) ?? 'Somebody'}
-            {(place.advice === 'up' || place.advice === 'back') && <span className="quiet"> ({adviceWords[place.advice]})</span>}
-          </summary>
-          <span className="quiet">{place.why}</span>
-        </details>
-      </div>
-    ));
+  const people = (places: Ladder['places']) => (
+    <>
+      {(['stay', 'up', 'back', 'done'] as const)
+        .map((advice) => ({ advice, some: places.filter((place) => place.advice === advice) }))
+        .filter(({ some }) => some.length > 0)
+        .map(({ advice, some }) => (
+          <div key={advice} className="here">
+            {adviceWords[advice] && <span className="quiet">{adviceWords[advice]}:</span>}
+            {some.map((place) => (
+              <details key={place.playerId} className="why">
+                <summary>{names.get(place.playerId) ?? 'Somebody'}</summary>
+                <span className="quiet">{place.why}</span>
+              </details>
+            ))}
+          </div>
+        ))}
+    </>
+  );
   const done = at(null, 'done');
   const begun = ladder.places.length - at(null, 'begin').length;
   return (
@@ -69,7 +80,7 @@ function LadderView({ ladder, names }: { ladder: Ladder; names: Map<number, stri
         {done.length > 0 && (
           <li className="top">
             <span className="quiet">Above the top</span>
-            <div className="here">{people(done)}</div>
+            <div>{people(done)}</div>
           </li>
         )}
         {ladder.rungs
@@ -86,7 +97,7 @@ function LadderView({ ladder, names }: { ladder: Ladder; names: Map<number, stri
                 </span>
               </span>
               <StitchLine contacts={rung.contacts.slice(0, 4)} label="" scale={0.8} />
-              <div className="here">{here.length > 0 ? people(here) : <span className="quiet">nobody</span>}</div>
+              <div className="places">{here.length > 0 ? people(here) : <span className="quiet">nobody</span>}</div>
             </li>
           ))}
       </ol>

@@ -52,7 +52,7 @@ export function PeopleSection({ fields, choices, faultAt, onChange }: SectionPro
   return (
     <section className="tight">
       <h2>People and rules</h2>
-      <div className="fields">
+      <div className="fields wide-labels">
         {whole(at('workers'), 'Work')}
         {whole(at('playerServers'), 'Serve and swap')}
         {choice(at('pattern'), 'How', 'pattern', 'as usual')}
@@ -72,7 +72,7 @@ export function PeopleSection({ fields, choices, faultAt, onChange }: SectionPro
         {yes(['judgesQuality'], 'Move on by quality')}
       </div>
       {isServed && (
-        <div className="fields">
+        <div className="fields wide-labels">
           {faultAt('organisation.card') && <p className="fault wide">{faultAt('organisation.card')}</p>}
           {say('give', 'For the server: how to give it')}
           {say('call', 'what to call')}

@@ -20,7 +20,7 @@ export function ScoringSection({ fields, choices, faultAt, onChange }: SectionPr
   return (
     <section className="tight">
       <h2>What counts</h2>
-      <div className="fields">
+      <div className="fields wide-labels">
         <Choice
           label="Measure"
           value={isCounted ? textAt(fields, at('kind')) : ''}
@@ -35,7 +35,7 @@ export function ScoringSection({ fields, choices, faultAt, onChange }: SectionPr
         <>
           <Codes name="countsIf" title="Counts only if" {...{ fields, choices, onChange }} />
           <Codes name="voids" title="Void if" {...{ fields, choices, onChange }} />
-          <div className="fields">
+          <div className="fields wide-labels">
             <Choice
               label="A fault is"
               value={textAt(fields, ['scoring', 'fault', 'what'])}

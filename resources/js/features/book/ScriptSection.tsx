@@ -43,7 +43,7 @@ export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
           <ol className="stack">
             {listAt(fields, [kind]).map((_, i, all) => (
               // By place and count, so that taking one away shows the rest anew.
-              <li key={`${all.length} ${i}`} className="fields">
+              <li key={`${all.length} ${i}`} className="fields wide-labels">
                 <div className="wide">
                   <Field
                     label={`${i + 1}. Called`}
