@@ -45,6 +45,17 @@ class DrillVersion extends Model
         return static::query()->withoutGlobalScope('book or club')->whereNull('drill_versions.club_id');
     }
 
+    /** @return Builder<static> what a squad can plan with as it stands: the book, its own, and what the club's other squads share */
+    public static function currentFor(Squad $squad): Builder
+    {
+        return static::query()->where('is_current', true)->where(
+            fn (Builder $either): Builder => $either->whereNull('own_drill_id')->orWhereHas(
+                'ownDrill',
+                fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)),
+            ),
+        );
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -9,7 +9,6 @@ use App\Models\Squad;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\DrillIndex;
 use FleetSparrow\Core\Drill\Family;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 
@@ -28,7 +27,7 @@ final class DrillBookQuery
     /** @return Collection<string, DrillVersion> by slug, in the order of the families and by name */
     public function versions(Squad $squad): Collection
     {
-        $versions = $this->current($squad)->get();
+        $versions = DrillVersion::currentFor($squad)->get();
 
         return $versions->sortBy([
             fn (DrillVersion $a, DrillVersion $b): int => self::place($a) <=> self::place($b),
@@ -38,30 +37,19 @@ final class DrillBookQuery
 
     public function version(Squad $squad, string $slug): ?DrillVersion
     {
-        return $this->current($squad)->where('drill_versions.slug', $slug)->with('ownDrill.squad')->first();
+        return DrillVersion::currentFor($squad)->where('drill_versions.slug', $slug)->with('ownDrill.squad')->first();
     }
 
     /** Made once for a book and kept: one query a search. */
     public function index(Squad $squad): DrillIndex
     {
         // By what the drills say, not by their ids: those begin again when a database is made anew.
-        $book = $this->current($squad)->orderBy('id')->pluck('content_hash')->implode(' ');
+        $book = DrillVersion::currentFor($squad)->orderBy('id')->pluck('content_hash')->implode(' ');
 
         return Cache::remember('drill-index.'.self::SHAPE.'.'.hash('xxh128', $book), self::KEEP_SECONDS, fn (): DrillIndex => DrillIndex::of(
             array_values($this->versions($squad)->map(fn (DrillVersion $version): Drill => $version->drill())->all()),
             $this->moves->dictionary(),
         ));
-    }
-
-    /** @return Builder<DrillVersion> */
-    private function current(Squad $squad): Builder
-    {
-        return DrillVersion::query()->where('is_current', true)->where(
-            fn (Builder $either): Builder => $either->whereNull('own_drill_id')->orWhereHas(
-                'ownDrill',
-                fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)),
-            ),
-        );
     }
 
     private static function place(DrillVersion $version): int

@@ -16,11 +16,13 @@ final class DirectionTest extends TestCase
         'Models' => ['Support'],
         'Mail' => [],
         'Rules' => [],
-        'OpenApi' => [],
+        // Files of the open formats: read into core values, written from models.
+        'Exchange' => ['Models'],
+        'OpenApi' => ['Exchange'],
         'Policies' => ['Models', 'Support'],
         'Actions' => ['Models', 'Support', 'Mail'],
         'Queries' => ['Models', 'Support'],
-        'Http' => ['Actions', 'Queries', 'Models', 'Support', 'Rules', 'OpenApi', 'Mail'],
+        'Http' => ['Actions', 'Queries', 'Models', 'Support', 'Rules', 'OpenApi', 'Mail', 'Exchange'],
         'Console' => ['Actions', 'Queries', 'Models', 'Support', 'OpenApi'],
         'Providers' => ['Models', 'Support'],
     ];

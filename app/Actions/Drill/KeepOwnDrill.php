@@ -7,7 +7,6 @@ namespace App\Actions\Drill;
 use App\Models\DrillVersion;
 use App\Models\OwnDrill;
 use App\Models\Squad;
-use App\Queries\DrillBookQuery;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -15,10 +14,6 @@ use Illuminate\Validation\ValidationException;
 /** Keeps a drill of a squad's own: a new one, or the next version of one it has. Versions are never changed once kept. */
 final class KeepOwnDrill
 {
-    public function __construct(private readonly DrillBookQuery $book)
-    {
-    }
-
     /**
      * @param  array<string, mixed>  $fields  as `DrillFactory` has taken them
      * @param  OwnDrill|null  $own  null for a new one
@@ -28,7 +23,7 @@ final class KeepOwnDrill
     public function keep(Squad $squad, array $fields, ?OwnDrill $own, ?string $copiedFrom): DrillVersion
     {
         $name = is_string($fields['name'] ?? null) ? $fields['name'] : '';
-        foreach ($this->book->versions($squad) as $other) {
+        foreach (DrillVersion::currentFor($squad)->get(['name', 'own_drill_id']) as $other) {
             if (mb_strtolower($other->name) === mb_strtolower($name) && $other->own_drill_id !== ($own->id ?? 0)) {
                 throw ValidationException::withMessages(['fields.name' => ["\"{$other->name}\" is in the book already. Give this one a name of its own."]]);
             }

@@ -49,7 +49,7 @@ final class FaultList
      */
     public function unknown(string $path, array $fields, array $known): void
     {
-        foreach (array_diff(array_map(strval(...), array_keys($fields)), $known) as $name) {
+        foreach (array_keys(array_diff_key($fields, array_flip($known))) as $name) {
             $this->add(ltrim("{$path}.{$name}", '.'), "There is no field \"{$name}\" here.");
         }
     }

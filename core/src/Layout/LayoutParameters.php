@@ -10,6 +10,9 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 /** What may be chosen of each kind of layout: for checking a file field by field, for its schema, and for changing a drill in place. */
 final class LayoutParameters
 {
+    /** @var array<string, list<LayoutParameter>>|null made once; the list never changes */
+    private static ?array $all = null;
+
     /**
      * @return list<LayoutParameter>
      *
@@ -22,6 +25,12 @@ final class LayoutParameters
 
     /** @return array<string, list<LayoutParameter>> kind → parameters, in the order a coach would pace them out */
     public static function all(): array
+    {
+        return self::$all ??= self::make();
+    }
+
+    /** @return array<string, list<LayoutParameter>> */
+    private static function make(): array
     {
         $width = LayoutParameter::length('width', 'Width');
         $depth = LayoutParameter::length('depth', 'Depth');
@@ -62,12 +71,13 @@ final class LayoutParameters
     public static function faults(array $fields): array
     {
         $kind = $fields['kind'] ?? null;
-        if (! is_string($kind) || ! isset(self::all()[$kind])) {
+        $parameters = is_string($kind) ? self::all()[$kind] ?? null : null;
+        if ($parameters === null) {
             return ['kind' => 'The layout is not known; use one of '.implode(', ', LayoutFactory::KINDS).'.'];
         }
         $read = new LayoutFields($fields);
         $faults = [];
-        foreach (self::of($kind) as $parameter) {
+        foreach ($parameters as $parameter) {
             try {
                 match ($parameter->type) {
                     'length' => Limits::length($parameter->name, $read->length($parameter->name)),
@@ -78,7 +88,7 @@ final class LayoutParameters
                 $faults[$parameter->name] = $fault->getMessage();
             }
         }
-        foreach (array_diff(array_keys($fields), ['kind', ...array_map(static fn (LayoutParameter $one): string => $one->name, self::of($kind))]) as $unknown) {
+        foreach (array_keys(array_diff_key($fields, array_flip(['kind', ...array_map(static fn (LayoutParameter $one): string => $one->name, $parameters)]))) as $unknown) {
             $faults[(string) $unknown] = "A layout of the kind {$kind} has no \"{$unknown}\".";
         }
 

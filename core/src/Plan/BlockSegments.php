@@ -14,14 +14,13 @@ use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Script;
-use FleetSparrow\Core\Touch\Tally;
 
 /** Lays the parts of a drill block out in order: set-up, explaining, then each turn's sets and rests. */
 final class BlockSegments
 {
     private int $number = 0;
 
-    /** @var array<string, Tally> one rep led by each foot */
+    /** @var array<int, array{array{float, float}, array{float, float}}> script → contacts of one rep, led left and led right; the drill holds the scripts */
     private array $perRep = [];
 
     public function __construct(
@@ -104,7 +103,7 @@ final class BlockSegments
                 }
                 $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
                 if ($rest > 0.0) {
-                    $segments[] = $this->segment(SegmentKind::Rest, $rest, true, null, $round, $turn, $ids, null, $dose->items[$i + 1]->name ?? $dose->items[0]->name);
+                    $segments[] = $this->segment(SegmentKind::Rest, $rest, true, null, $round, $turn, $ids, item: $dose->items[$i + 1]->name ?? $dose->items[0]->name);
                 }
             }
         }
@@ -131,30 +130,54 @@ final class BlockSegments
         return $this->segment(SegmentKind::Work, $seconds, $endsByClock, $side, $set, $turn, array_map(static fn (PlanPlayer $player): string => $player->id, $working), $touches);
     }
 
-    /** @param  non-empty-list<PlanPlayer>  $working */
-    private function touchesOfOneSet(Script $script, float $reps, ?string $side, array $working): Tally
+    /**
+     * Touches of one worker on average, left foot and right.
+     *
+     * @param  non-empty-list<PlanPlayer>  $working
+     * @return array{float, float}
+     */
+    private function touchesOfOneSet(Script $script, float $reps, ?string $side, array $working): array
     {
-        $lefties = count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
         $leftShare = match ($side) {
             'R' => 0.0,
             'L' => 1.0,
-            'strong' => $lefties,
-            'weaker' => 1.0 - $lefties,
+            'strong' => self::lefties($working),
+            'weaker' => 1.0 - self::lefties($working),
             default => 0.5,
         };
-        $led = fn (Side $by): Tally => $this->perRep[$by->value.' '.$script->text()] ??= BlockTouches::perRep($script, $this->drill->layout->timesAlongPath(), $by);
+        [$ledLeft, $ledRight] = $this->perRep[spl_object_id($script)] ??= [$this->feet($script, Side::Left), $this->feet($script, Side::Right)];
 
-        return $led(Side::Left)->times($leftShare * $reps)->plus($led(Side::Right)->times((1.0 - $leftShare) * $reps));
+        return [
+            $reps * ($leftShare * $ledLeft[0] + (1.0 - $leftShare) * $ledRight[0]),
+            $reps * ($leftShare * $ledLeft[1] + (1.0 - $leftShare) * $ledRight[1]),
+        ];
     }
 
-    /** @param  list<string>  $working */
-    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = [], ?Tally $touches = null, ?string $item = null): Segment
+    /** @return array{float, float} contacts of one rep led by this side, with the left foot and the right */
+    private function feet(Script $script, Side $by): array
+    {
+        $tally = BlockTouches::perRep($script, $this->drill->layout->timesAlongPath(), $by);
+
+        return [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)];
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $working */
+    private static function lefties(array $working): float
+    {
+        return count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
+    }
+
+    /**
+     * @param  list<string>  $working
+     * @param  array{float, float}  $touches
+     */
+    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = [], array $touches = [0.0, 0.0], ?string $item = null): Segment
     {
         $this->number++;
 
         return new Segment(
             "{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, $endsByClock, $side, $set, $turn, $working,
-            $touches?->contactsOf(FootMark::Left) ?? 0.0, $touches?->contactsOf(FootMark::Right) ?? 0.0, $item,
+            $touches[0], $touches[1], $item,
         );
     }
 }
