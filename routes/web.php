@@ -28,6 +28,7 @@ use App\Http\Controllers\PulseController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SessionCalendarController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SquadController;
 use App\Http\Controllers\SquadSettingsController;
@@ -104,6 +105,7 @@ Route::prefix('api/v1')->group(function (): void {
 
         Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
         Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);
+        Route::get('sessions/{session}/calendar', SessionCalendarController::class);
         Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
         Route::get('sessions/{session}/run', [RunController::class, 'show']);
         Route::put('sessions/{session}/run', [RunController::class, 'update']);

@@ -6,9 +6,11 @@ namespace App\Models;
 
 use App\Models\Concerns\BelongsToClub;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Record\TargetSchool;
+use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Ground;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
@@ -61,6 +63,14 @@ class Squad extends Model
         return $this->area_width_mm === null || $this->area_depth_mm === null
             ? null
             : new Area(Length::ofMetres($this->area_width_mm / 1000), Length::ofMetres($this->area_depth_mm / 1000), $this->length_unit);
+    }
+
+    /** What the profile the squad follows allows its age group; null while the age group is none it knows. */
+    public function headingLimit(): ?HeadingLimit
+    {
+        $ageGroup = AgeGroup::tryOf($this->age_group);
+
+        return $ageGroup === null ? null : $this->heading_profile->limitFor($ageGroup);
     }
 
     /** @return HasMany<Player, $this> */

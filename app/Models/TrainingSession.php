@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable $starts_at_utc
  * @property int $slot_minutes
  * @property int $version
+ * @property CarbonImmutable|null $updated_at
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
  * @property Squad $squad

@@ -12,7 +12,7 @@ trait Describes
     /**
      * @param  string  $path  as registered, below /api/v1
      * @param  string  $summary  one sentence
-     * @param  string  $answers  the shape of the good answer; empty for none
+     * @param  string  $answers  the shape of the good answer, or a media type where it is a file; empty for none
      * @param  string  $takes  the shape of the body; empty for none
      * @param  array<string, string>  $query  name → word; a name that ends in `?` may be left out
      * @param  array<string, string>  $headers  name → what it says
@@ -33,7 +33,7 @@ trait Describes
             parameters: $parameters,
             requestBody: $takes === '' ? null : new OA\RequestBody(required: true, content: new OA\JsonContent(ref: "#/components/schemas/{$takes}")),
             responses: [
-                $answers === '' ? new OA\Response(response: $status, description: $summary) : new OA\Response(response: $status, description: $summary, content: new OA\JsonContent(ref: "#/components/schemas/{$answers}")),
+                $answers === '' || str_contains($answers, '/') ? new OA\Response(response: $status, description: $summary, content: $answers === '' ? null : new OA\MediaType(mediaType: $answers, schema: Words::schema('string'))) : new OA\Response(response: $status, description: $summary, content: new OA\JsonContent(ref: "#/components/schemas/{$answers}")),
                 new OA\Response(response: 'default', description: 'What went wrong, in one sentence.', content: new OA\MediaType(mediaType: 'application/problem+json', schema: Words::schema('Problem'))),
             ],
         );

@@ -35,7 +35,7 @@ final class DrillTrial
         $players = $squad->players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot))->values()->all();
         // A squad without players yet is tried with as many as one station takes.
         $players = $players !== [] ? array_slice($players, 0, PlanContext::MOST_PLAYERS) : array_map(fn (int $i): PlanPlayer => new PlanPlayer("p{$i}", StrongFoot::Right), range(1, $drill->organisation->playersPerStation()));
-        $context = PlanContext::of($players, [], new ClockRules, new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned), $squad->area());
+        $context = PlanContext::of($players, [], new ClockRules, new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned), $squad->area(), $squad->headingLimit());
         $evaluation = PlanEvaluator::evaluate([Block::ofDrill('try', $drill, $drill->dose, Tempo::Steady, null)], $context);
 
         return ['players' => count($players), 'evaluation' => $evaluation, 'stationsFit' => $squad->area()?->stations($drill->layout->footprint())];

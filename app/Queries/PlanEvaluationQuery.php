@@ -46,7 +46,8 @@ final class PlanEvaluationQuery
             new ClockRules,
             new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
             $squad->area(),
-        ));
+            $squad->headingLimit(),
+        ), $draft->slotMinutes * 60.0);
     }
 
     /** @return list<string> slugs done in the squad's last sessions that were run */

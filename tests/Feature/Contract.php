@@ -32,6 +32,12 @@ final class Contract
 
             return;
         }
+        if ($answer->status() < 400 && ! isset($described->content->{'application/json'})) {
+            // A file: its own test reads it.
+            Assert::assertStringStartsWith((string) array_key_first((array) $described->content), (string) $answer->headers->get('Content-Type'), $route);
+
+            return;
+        }
         $type = $answer->status() >= 400 ? 'application/problem+json' : 'application/json';
         Assert::assertStringStartsWith($type, (string) $answer->headers->get('Content-Type'), $route);
         self::assertShape(json_decode((string) $answer->getContent()), basename((string) $described->content->{$type}->schema->{'$ref'}), $route);

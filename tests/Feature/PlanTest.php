@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Support\ClubContext;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -173,5 +174,47 @@ final class PlanTest extends FeatureTestCase
     private function preview(array $blocks, array $change = []): \Illuminate\Testing\TestResponse
     {
         return $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan($blocks, $change));
+    }
+
+    public function test_a_session_goes_into_a_calendar_in_utc_without_a_child_s_name(): void
+    {
+        $id = $this->keptSession();
+        $file = (string) $this->actingAs($this->assistant)->get("/api/v1/sessions/{$id}/calendar")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+
+        // RFC 5545: lines end in CRLF, times in UTC end in Z. 18:00 in Copenhagen in March is 17:00.
+        self::assertStringContainsString("BEGIN:VCALENDAR\r\nVERSION:2.0\r\n", $file);
+        self::assertStringContainsString("DTSTART:20260312T170000Z\r\n", $file);
+        self::assertStringContainsString("DTEND:20260312T180000Z\r\n", $file);
+        self::assertStringContainsString('SUMMARY:Turning (Heron Quay U12)', $file);
+        self::assertStringContainsString('LOCATION:By the boat shed', $file);
+        self::assertStringNotContainsString('Amina', $file);
+    }
+
+    public function test_a_session_over_its_slot_brings_cuts_that_make_it_shorter(): void
+    {
+        $path = "/api/v1/squads/{$this->squad->id}/preview";
+        $plan = $this->plan([$this->drillBlock('sole-taps'), $this->drillBlock('drag-back-turn'), $this->drillBlock('gate-pass')], ['slotMinutes' => 10]);
+        $before = $this->actingAs($this->coach)->postJson($path, $plan)->assertOk();
+        $cut = $before->json('cuts.0');
+
+        self::assertSame('rest', $cut['kind']);
+        foreach ($plan['blocks'] as $i => $block) {
+            if ($block['id'] === $cut['blockId']) {
+                $plan['blocks'][$i]['dose'] = $cut['dose'];
+            }
+        }
+        self::assertEqualsWithDelta($before->json('meanSeconds') - $cut['freedSeconds'], $this->postJson($path, $plan)->assertOk()->json('meanSeconds'), 1.0);
+        $this->postJson($path, ['slotMinutes' => 120] + $plan)->assertJsonPath('cuts', []);
+    }
+
+    public function test_a_header_is_barred_by_age_with_its_source(): void
+    {
+        $warnings = fn (): array => $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('head-soft-ball')]))->assertOk()->json('blocks.0.warnings');
+        self::assertSame([], array_filter($warnings(), fn (array $one): bool => str_contains($one['sentence'], 'header')));
+        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+        $this->squad->update(['age_group' => 'U10']);
+        $first = $warnings()[0];
+        self::assertStringContainsString('No heading (The FA 2020; may have changed, your local rules come first).', $first['sentence']);
+        self::assertSame('take-out', $first['cure']['kind']);
     }
 }

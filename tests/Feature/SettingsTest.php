@@ -60,7 +60,7 @@ final class SettingsTest extends FeatureTestCase
     public function test_a_plan_that_needs_more_markers_than_there_are_says_so(): void
     {
         $this->keep(['markersOwned' => 3])->assertOk();
-        $warnings = $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('box-free-dribble')]))->assertOk()->json('blocks.0.warnings');
+        $warnings = $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('box-free-dribble')]))->assertOk()->json('blocks.0.warnings.*.sentence');
         self::assertStringStartsWith('This needs ', implode(' ', $warnings));
         self::assertStringContainsString('markers and the squad has 3.', implode(' ', $warnings));
         $this->keep(['markersOwned' => 999]);

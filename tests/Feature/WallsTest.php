@@ -88,6 +88,7 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/players/{player}/lines/{lineKey}' => Ability::View,
         'GET api/v1/sessions/{session}' => Ability::View,
         'PUT api/v1/sessions/{session}' => Ability::Plan,
+        'GET api/v1/sessions/{session}/calendar' => Ability::View,
         'PUT api/v1/sessions/{session}/attendance' => Ability::Run,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,

@@ -13,6 +13,9 @@ test('desk', async ({ page }) => {
   await settled(page);
   await page.locator('.order .slip', { hasText: 'Zigzag' }).click();
   await page.screenshot(shot('plan'));
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByText(/^To beat/).first()).toBeVisible();
+  await page.screenshot(shot('sheet'));
   await page.goto('/squad');
   await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
   await page.screenshot(shot('squad'));

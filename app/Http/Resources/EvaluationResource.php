@@ -6,8 +6,10 @@ namespace App\Http\Resources;
 
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Plan\BlockEvaluation;
+use FleetSparrow\Core\Plan\Cut;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Plan\Warning;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -18,12 +20,15 @@ use FleetSparrow\Core\Touch\Tally;
     'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
 ])]
 #[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
+#[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'", 'words' => 'string', 'stations' => 'int?'])]
+#[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?'])]
+#[Shape('Cut', ['blockId' => 'string', 'kind' => "'rest'|'set'|'block'", 'words' => 'string', 'freedSeconds' => 'number', 'touchesLost' => 'int', 'dose' => 'Dose?'])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'string[]',
+    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
 ])]
 #[Shape('Evaluation', [
-    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]',
+    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]',
 ])]
 final class EvaluationResource
 {
@@ -45,6 +50,7 @@ final class EvaluationResource
             'chanceInSlot' => round($evaluation->finish->chanceWithin($slotMinutes * 60.0), 3),
             'touches' => self::meanTouches($evaluation->touches),
             'blocks' => $blocks,
+            'cuts' => array_map(fn (Cut $cut): array => ['blockId' => $cut->blockId, 'kind' => $cut->kind, 'words' => $cut->words, 'freedSeconds' => round($cut->freedSeconds), 'touchesLost' => (int) round($cut->touchesLost), 'dose' => $cut->dose?->fields()], $evaluation->cuts),
         ];
     }
 
@@ -83,7 +89,7 @@ final class EvaluationResource
             'segments' => array_map(self::segment(...), $block->segments),
             'reset' => $block->setUp === null ? null : ['kept' => $block->setUp->kept, 'moved' => $block->setUp->moved(), 'added' => $block->setUp->added(), 'lifted' => $block->setUp->lifted()],
             'how' => $block->how,
-            'warnings' => $block->warnings,
+            'warnings' => array_map(fn (Warning $warning): array => ['sentence' => $warning->sentence, 'cure' => $warning->cure === null ? null : get_object_vars($warning->cure)], $block->warnings),
         ];
     }
 

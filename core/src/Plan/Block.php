@@ -43,6 +43,11 @@ final readonly class Block
         return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links);
     }
 
+    public function withDose(Dose $dose): self
+    {
+        return new self($this->id, $this->kind, $this->minutes, $this->drill, $dose, $this->tempo, $this->stations, $this->links);
+    }
+
     /** @throws InvalidPlan If the minutes are outside 0.5 to 60, or the kind is a drill. */
     public static function ofMinutes(string $id, BlockKind $kind, float $minutes): self
     {

@@ -18,7 +18,7 @@ final readonly class BlockEvaluation
      * @param  float  $longestWaitSeconds  the longest stretch somebody neither works nor serves
      * @param  list<Segment>  $segments
      * @param  list<string>  $how  how each figure came about, a sentence each
-     * @param  list<string>  $warnings
+     * @param  list<Warning>  $warnings
      * @param  SetUp|null  $setUp  null where nothing is laid out
      */
     public function __construct(
@@ -36,6 +36,11 @@ final readonly class BlockEvaluation
         public array $warnings,
         public ?SetUp $setUp,
     ) {
+    }
+
+    public function warned(Warning $warning): self
+    {
+        return new self($this->blockId, $this->judged, $this->work, $this->partSeconds, $this->touches, $this->stations, $this->turns, $this->markers, $this->longestWaitSeconds, $this->segments, $this->how, [...$this->warnings, $warning], $this->setUp);
     }
 
     public function meanSeconds(): float

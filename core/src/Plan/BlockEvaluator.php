@@ -93,14 +93,14 @@ final class BlockEvaluator
             self::judged([$setUp, $explain, $changeOver, $writeSeconds], $rules->partVariation),
             $work,
             ['setUp' => $setUp, 'explain' => $explain, 'work' => $work->meanSeconds, 'changeOver' => $changeOver, 'write' => $writeSeconds],
-            $this->touches($drill, $dose, $paces),
+            $touches = $this->touches($drill, $dose, $paces),
             $inUse,
             count($waves),
             $laying->markers,
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
             (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
             [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
-            BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations),
+            BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations, $touches),
             $laying,
         );
     }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Caution\HeadersPlanned;
+use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Touch\Surface;
+use FleetSparrow\Core\Touch\Tally;
 
-/** What a coach should know of a block before the whistle: a sentence each, with its cheapest cure. */
+/** What a coach should know of a block before the whistle: with its cheapest cure. */
 final class BlockWarnings
 {
     /** Longer than this at a stretch is too long to stand (default). */
@@ -18,34 +22,64 @@ final class BlockWarnings
      * @param  float  $waitSeconds  the longest stretch somebody stands
      * @param  float  $turnSeconds  a turn of work
      * @param  int  $stations  as planned
-     * @return list<string>
+     * @param  array<string, Tally>  $touches  player id → touches of the block
+     * @return list<Warning>
      */
-    public static function of(Drill $drill, int $inUse, PlanContext $context, float $waitSeconds, float $turnSeconds, int $stations): array
+    public static function of(Drill $drill, int $inUse, PlanContext $context, float $waitSeconds, float $turnSeconds, int $stations, array $touches): array
     {
+        $fit = $context->area?->stations($drill->layout->footprint());
+
         return [
-            ...self::waiting($waitSeconds, $turnSeconds, $stations),
-            ...$context->kit->shortages(Kit::of($drill->layout, $inUse)),
-            ...self::shortOfRoom($drill, $inUse, $context->area),
+            ...self::heading($touches, $context->heading),
+            ...self::waiting($waitSeconds, $turnSeconds, $stations, $fit),
+            ...self::shortOfKit($drill, $inUse, $context->kit),
+            ...self::shortOfRoom($inUse, $fit, $context->area),
         ];
     }
 
-    /** @return list<string> */
-    private static function waiting(float $waitSeconds, float $turnSeconds, int $stations): array
+    /**
+     * @param  array<string, Tally>  $touches
+     * @return list<Warning>
+     */
+    private static function heading(array $touches, ?HeadingLimit $limit): array
     {
-        return $waitSeconds > self::LONGEST_WAIT_SECONDS || $waitSeconds > $turnSeconds
-            ? [sprintf('Somebody waits %s and works %s. Make it %d stations.', self::clock($waitSeconds), self::clock($turnSeconds), $stations + 1)]
-            : [];
+        $most = $limit === null ? 0.0 : max([0.0, ...array_values(array_map(static fn (Tally $tally): float => $tally->contactsWith(Surface::Head), $touches))]);
+        $sentence = $limit === null ? null : HeadersPlanned::sentence($most, $limit);
+
+        return $sentence === null ? [] : [new Warning($sentence, Cure::takeOut())];
     }
 
-    /** @return list<string> */
-    private static function shortOfRoom(Drill $drill, int $stations, ?Area $area): array
+    /** @return list<Warning> */
+    private static function waiting(float $waitSeconds, float $turnSeconds, int $stations, ?int $fit): array
     {
-        $fit = $area?->stations($drill->layout->footprint());
+        if ($waitSeconds <= self::LONGEST_WAIT_SECONDS && $waitSeconds <= $turnSeconds) {
+            return [];
+        }
+        $sentence = sprintf('Somebody waits %s and works %s.', self::clock($waitSeconds), self::clock($turnSeconds));
 
+        return $fit !== null && $stations >= $fit
+            ? [new Warning("{$sentence} There is no room for another station: work shorter, or in two groups.")]
+            : [new Warning($sentence, Cure::stations($stations + 1))];
+    }
+
+    /** @return list<Warning> */
+    private static function shortOfKit(Drill $drill, int $stations, KitOwned $owned): array
+    {
+        $enough = $stations - 1;
+        while ($enough > 0 && $owned->shortages(Kit::of($drill->layout, $enough)) !== []) {
+            $enough--;
+        }
+
+        return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null), $owned->shortages(Kit::of($drill->layout, $stations)));
+    }
+
+    /** @return list<Warning> */
+    private static function shortOfRoom(int $stations, ?int $fit, ?Area $area): array
+    {
         return match (true) {
             $area === null, $fit === null, $stations <= $fit => [],
-            $fit === 0 => [sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words())],
-            default => [sprintf('Of %d stations only %d are sure to fit into %s. Make it %d, or smaller ones.', $stations, $fit, $area->words(), $fit)],
+            $fit === 0 => [new Warning(sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words()))],
+            default => [new Warning(sprintf('Of %d stations only %d are sure to fit into %s.', $stations, $fit, $area->words()), Cure::stations($fit))],
         };
     }
 

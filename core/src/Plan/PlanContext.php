@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Exception\InvalidPlan;
 
 /** Everything beside the running order that an evaluation needs. */
@@ -15,8 +16,9 @@ final readonly class PlanContext
      * @param  non-empty-list<PlanPlayer>  $players  those coming, in list order
      * @param  list<string>  $knownDrills  slugs done in the squad's last three sessions
      * @param  Area|null  $area  null when the squad has not said
+     * @param  HeadingLimit|null  $heading  null where no limit is followed
      */
-    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules, public KitOwned $kit, public ?Area $area)
+    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules, public KitOwned $kit, public ?Area $area, public ?HeadingLimit $heading)
     {
     }
 
@@ -26,7 +28,7 @@ final readonly class PlanContext
      *
      * @throws InvalidPlan If nobody is coming, or more than 40 are.
      */
-    public static function of(array $players, array $knownDrills, ClockRules $rules, KitOwned $kit = new KitOwned, ?Area $area = null): self
+    public static function of(array $players, array $knownDrills, ClockRules $rules, KitOwned $kit = new KitOwned, ?Area $area = null, ?HeadingLimit $heading = null): self
     {
         if ($players === []) {
             throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
@@ -35,6 +37,6 @@ final readonly class PlanContext
             throw InvalidPlan::because('plan.too-many', sprintf('%d players are ticked. One small-group session takes at most %d: split the group.', count($players), self::MOST_PLAYERS));
         }
 
-        return new self($players, $knownDrills, $rules, $kit, $area);
+        return new self($players, $knownDrills, $rules, $kit, $area, $heading);
     }
 }

@@ -12,9 +12,10 @@ final readonly class PlanEvaluation
 {
     /**
      * @param  list<BlockEvaluation>  $blocks
+     * @param  list<Cut>  $cuts  what could go, where the session is over its slot
      * @param  array<string, Tally>  $touches  player id → touches of the session
      */
-    public function __construct(public array $blocks, public DurationEstimate $total, public FinishTime $finish, public array $touches)
+    public function __construct(public array $blocks, public DurationEstimate $total, public FinishTime $finish, public array $touches, public array $cuts = [])
     {
     }
 }

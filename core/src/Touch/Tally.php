@@ -75,6 +75,11 @@ final readonly class Tally
         return $this->sum(static fn (string $side): bool => $side === $foot->value);
     }
 
+    public function contactsWith(Surface $with): float
+    {
+        return $this->sum(static fn (string $side, string $surface): bool => $surface === $with->value);
+    }
+
     public function contactsInAir(): float
     {
         return $this->sum(static fn (string $side, string $surface, string $air): bool => $air === 'a');

@@ -28,6 +28,7 @@ use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\Segment;
 use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Plan\SetUp;
+use FleetSparrow\Core\Plan\Warning;
 use FleetSparrow\Core\Plan\Waves;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Length;
@@ -129,10 +130,11 @@ final class PlanTest extends TestCase
     {
         $block = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
         $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), [], new ClockRules, new KitOwned, new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre)))->blocks[0]->warnings;
+        $said = fn (float $width, float $depth): array => array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $warnings($width, $depth));
         // Boxes of 2 yd are 1.8288 m; three in a row with a metre between take 7.4864 m, two rows 4.6576 m.
         self::assertSame([], $warnings(7.4864, 4.6576));
-        self::assertSame(['Of 6 stations only 4 are sure to fit into 7.48 by 4.66 m. Make it 4, or smaller ones.'], $warnings(7.48, 4.6576));
-        self::assertSame(['One station does not fit into 1.8 by 9 m. Make it smaller, or turn it by hand.'], $warnings(1.8, 9.0));
+        self::assertSame([['Of 6 stations only 4 are sure to fit into 7.48 by 4.66 m.', 'Make it 4 stations']], $said(7.48, 4.6576));
+        self::assertSame([['One station does not fit into 1.8 by 9 m. Make it smaller, or turn it by hand.', null]], $said(1.8, 9.0));
     }
 
     public function test_what_is_short_of_kit_is_said_with_what_would_do(): void
@@ -163,7 +165,7 @@ final class PlanTest extends TestCase
         self::assertSame(2, $evaluation->turns);
         // Three wait while the others work 80 s and change over in 15.
         self::assertSame(95.0, $evaluation->longestWaitSeconds);
-        self::assertSame(['Somebody waits 1:35 and works 1:20. Make it 4 stations.'], $evaluation->warnings);
+        self::assertSame([['Somebody waits 1:35 and works 1:20.', 'Make it 4 stations']], array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $evaluation->warnings));
         self::assertSame(160.0, $evaluation->partSeconds['work']);
         self::assertSame([], self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 6)], 6)->blocks[0]->warnings);
     }

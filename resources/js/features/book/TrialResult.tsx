@@ -77,8 +77,8 @@ export function TrialResult({ trial, name, isPending, isChange }: TrialResultPro
             </p>
           )}
           {worked.block.warnings.map((warning) => (
-            <p key={warning} className="warn">
-              {warning}
+            <p key={warning.sentence} className="warn">
+              {warning.sentence}
             </p>
           ))}
           <details>

@@ -11,6 +11,7 @@ import { Failed, Loading } from '../../shared/ui/States';
 import { BlockDetails } from './BlockDetails';
 import { BlockEditor } from './BlockEditor';
 import { Finish } from './Finish';
+import { PlanActs } from './PlanActs';
 import { RunningOrder } from './RunningOrder';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
@@ -55,6 +56,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           {session.players.length} coming
         </p>
         <div className="acts">
+          <PlanActs tools={tools} squadId={session.squadId} sessionId={session.id} mayPlan={mayPlan} />
           {!mayPlan && <span className="quiet">Only the coach keeps changes.</span>}
           {tools.isDirty && mayPlan && (
             <Button variant="contained" onClick={tools.keep} disabled={tools.isKeeping}>
@@ -96,7 +98,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         </section>
         <section className="card" aria-label="Block">
           {selected ? (
-            <BlockEditor key={selected.id} tools={tools} block={selected} index={index} drill={drill} />
+            <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} />
           ) : (
             <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>
           )}

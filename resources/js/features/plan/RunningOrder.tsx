@@ -5,7 +5,8 @@ import { clock, clockTime } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { AddBlock } from './AddBlock';
 import { doseWords } from '../../shared/lib/doseWords';
-import { moved } from './draft';
+import { Cuts } from './Cuts';
+import { cured, moved } from './draft';
 import type { PlanTools } from './usePlan';
 
 interface RunningOrderProps {
@@ -52,14 +53,26 @@ export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrd
                 <span>
                   <strong>{block.title}</strong>
                   <span className="quiet">{block.dose ? doseWords(block.dose, wording) : `${block.minutes ?? 0} min`}</span>
-                  {worked?.warnings.map((warning) => (
-                    <span key={warning} className="warn" style={{ display: 'block' }}>
-                      {warning}
-                    </span>
-                  ))}
                 </span>
                 <span className="num">{worked ? clock(worked.meanSeconds) : '–'}</span>
               </button>
+              {worked?.warnings.map(({ sentence, cure }) => (
+                <p key={sentence} className="warn under-slip">
+                  {sentence}{' '}
+                  {cure && (
+                    <button
+                      type="button"
+                      className="link"
+                      onClick={() => {
+                        tools.press({ blocks: cured(plan.blocks, block.id, cure) });
+                        setSpoken(`${cure.words}: done.`);
+                      }}
+                    >
+                      {cure.words}
+                    </button>
+                  )}
+                </p>
+              ))}
               {isSelected && (
                 <div className="acts-line" style={{ padding: '0 0.9rem 0.6rem 1.6rem', background: 'var(--card)' }}>
                   <Button variant="text" disabled={i === 0} onClick={() => move(block, -1)} aria-label={`Earlier: ${block.title}`}>
@@ -84,6 +97,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrd
           );
         })}
       </ol>
+      {evaluation && <Cuts tools={tools} cuts={evaluation.cuts} onCut={setSpoken} />}
       <div className="side">
         <AddBlock
           drills={drills}

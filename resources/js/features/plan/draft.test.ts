@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { PlanBlock, Session } from '../../shared/api/schemas';
 import { doseOfKind, doseWords } from '../../shared/lib/doseWords';
-import { changed, minutesBlock, moved, planOf, rememberUnkept, unkept } from './draft';
+import { changed, cured, daysLater, minutesBlock, moved, planOf, rememberUnkept, unkept, withCut } from './draft';
 
 const block = (id: string): PlanBlock => ({ ...minutesBlock('water'), id });
 const ids = (blocks: PlanBlock[]) => blocks.map((one) => one.id);
@@ -80,3 +80,28 @@ test.each(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 
     expect(doseOfKind(kind, 'left')).toMatchObject({ kind, sides: 'left' });
   },
 );
+
+describe('one press', () => {
+  const blocks = ['a', 'b', 'c'].map(block);
+  test('a cure changes the stations, takes the block out, or puts water before it', () => {
+    expect(cured(blocks, 'b', { kind: 'stations', words: '', stations: 3 }).map((one) => one.stations)).toEqual([null, 3, null]);
+    expect(ids(cured(blocks, 'b', { kind: 'take-out', words: '', stations: null }))).toEqual(['a', 'c']);
+    const watered = cured(blocks, 'b', { kind: 'water', words: '', stations: null });
+    expect([watered.length, watered[1]?.kind, watered[2]?.id]).toEqual([4, 'water', 'b']);
+  });
+  test('a cut shortens the dose or leaves the block out', () => {
+    const dose = doseOfKind('timed', 'each');
+    const cut = { blockId: 'b', kind: 'set' as const, words: '', freedSeconds: 30, touchesLost: 9 };
+    expect(withCut(blocks, { ...cut, dose })[1]?.dose).toEqual(dose);
+    expect(ids(withCut(blocks, { ...cut, kind: 'block', dose: null }))).toEqual(['a', 'c']);
+  });
+});
+
+test('a week later is the same hour over months, years and the change of the clock', () => {
+  expect(['2026-11-24T18:00', '2026-12-29T17:30', '2026-10-20T18:00', '2028-02-25T09:05'].map((at) => daysLater(at, 7))).toEqual([
+    '2026-12-01T18:00',
+    '2027-01-05T17:30',
+    '2026-10-27T18:00',
+    '2028-03-03T09:05',
+  ]);
+});

@@ -1,5 +1,5 @@
 import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
-import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
+import type { Drill, Evaluation, PlanBlock, Session } from '../../shared/api/schemas';
 import { doseOfKind } from '../../shared/lib/doseWords';
 
 /** The plan in hand: what is typed, and the version it started from. */
@@ -52,6 +52,33 @@ export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] 
 
 export const changed = (blocks: PlanBlock[], id: string, change: Partial<PlanBlock>): PlanBlock[] =>
   blocks.map((block) => (block.id === id ? { ...block, ...change } : block));
+
+type Cure = NonNullable<Evaluation['blocks'][number]['warnings'][number]['cure']>;
+
+/** The running order after one press on a cure. */
+export function cured(blocks: PlanBlock[], id: string, cure: Cure): PlanBlock[] {
+  if (cure.kind === 'stations') return changed(blocks, id, { stations: cure.stations });
+  if (cure.kind === 'take-out') return blocks.filter((block) => block.id !== id);
+  return blocks.toSpliced(
+    Math.max(
+      0,
+      blocks.findIndex((block) => block.id === id),
+    ),
+    0,
+    minutesBlock('water'),
+  );
+}
+
+/** The running order after a cut: a shorter dose, or a block fewer. */
+export const withCut = (blocks: PlanBlock[], cut: Evaluation['cuts'][number]): PlanBlock[] =>
+  cut.dose ? changed(blocks, cut.blockId, { dose: cut.dose }) : blocks.filter((block) => block.id !== cut.blockId);
+
+/** The same hour so many days later: 2026-11-24T18:00 and 7 days make 2026-12-01T18:00. */
+export function daysLater(startsAt: string, days: number): string {
+  const at = new Date(`${startsAt.slice(0, 10)}T00:00:00Z`);
+  at.setUTCDate(at.getUTCDate() + days);
+  return `${at.toISOString().slice(0, 10)}${startsAt.slice(10)}`;
+}
 
 const keyOf = (sessionId: number): string => `plan-${sessionId}`;
 

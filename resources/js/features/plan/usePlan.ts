@@ -4,6 +4,7 @@ import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
 import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
 import { planOf, rememberUnkept, unkept, type PlanInHand } from './draft';
+import { useUndo } from './useUndo';
 
 /** A value that follows another after it has rested for a while. */
 function useSettled<T>(value: T, restMs: number): T {
@@ -19,7 +20,10 @@ function useSettled<T>(value: T, restMs: number): T {
 export function usePlan(session: Session) {
   const queryClient = useQueryClient();
   const [base, setBase] = useState(session);
-  const [plan, setPlan] = useState<PlanInHand>(() => unkept(session) ?? planOf(session));
+  const steps = useUndo<PlanInHand>(() => unkept(session) ?? planOf(session));
+  const plan = steps.now;
+  // Fields keep what was typed in them, so they are made anew when the plan changes under them.
+  const [round, setRound] = useState(0);
   const isDirty = JSON.stringify(plan) !== JSON.stringify(planOf(base));
   useEffect(() => rememberUnkept(base.id, base.version, isDirty ? plan : undefined), [base, plan, isDirty]);
 
@@ -31,7 +35,7 @@ export function usePlan(session: Session) {
 
   const accept = (kept: Session) => {
     setBase(kept);
-    setPlan(planOf(kept));
+    steps.begin(planOf(kept));
     queryClient.setQueryData(sessionQuery(kept.id).queryKey, kept);
     void queryClient.invalidateQueries({ queryKey: ['squad', kept.squadId] });
     queryClient.removeQueries({ queryKey: ['run', kept.id] });
@@ -39,13 +43,29 @@ export function usePlan(session: Session) {
   const keep = useMutation({ mutationFn: (version: number) => keepPlan(base.id, version, plan), onSuccess: accept });
   const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? sessionSchema.safeParse(keep.error.current).data : undefined;
 
+  const stepThen = (step: (() => void) | undefined) =>
+    step &&
+    (() => {
+      keep.reset();
+      step();
+      setRound((before) => before + 1);
+    });
   const fault = [keep.error, preview.error].find((one): one is ApiError => one instanceof ApiError && one.kind !== 'stale' && one.kind !== 'signed-out');
   return {
     plan,
     change: (change: Partial<PlanInHand>) => {
       keep.reset();
-      setPlan((before) => ({ ...before, ...change }));
+      steps.change((before) => ({ ...before, ...change }));
     },
+    /** A change that did not come from the fields of the block, which then show it. */
+    press: (change: Partial<PlanInHand>) => {
+      keep.reset();
+      steps.change((before) => ({ ...before, ...change }));
+      setRound((before) => before + 1);
+    },
+    undo: stepThen(steps.undo),
+    redo: stepThen(steps.redo),
+    round,
     isDirty,
     evaluation,
     isComputing: preview.isFetching || settled !== JSON.stringify(draft),

@@ -576,6 +576,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The session as an iCalendar file (RFC 5545), with no child's name in it. */
+        get: operations["getSessionsSessionCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sign-ins": {
         parameters: {
             query?: never;
@@ -1146,6 +1163,25 @@ export interface components {
             added: number;
             lifted: number;
         };
+        Cure: {
+            /** @enum {string} */
+            kind: "stations" | "take-out" | "water";
+            words: string;
+            stations: number | null;
+        };
+        Warning: {
+            sentence: string;
+            cure: components["schemas"]["Cure"] | null;
+        };
+        Cut: {
+            blockId: string;
+            /** @enum {string} */
+            kind: "rest" | "set" | "block";
+            words: string;
+            freedSeconds: number;
+            touchesLost: number;
+            dose: components["schemas"]["Dose"] | null;
+        };
         BlockEvaluation: {
             id: string;
             startSeconds: number;
@@ -1161,7 +1197,7 @@ export interface components {
             touches: components["schemas"]["Touches"];
             segments: components["schemas"]["Segment"][];
             how: string[];
-            warnings: string[];
+            warnings: components["schemas"]["Warning"][];
         };
         Evaluation: {
             meanSeconds: number;
@@ -1171,6 +1207,7 @@ export interface components {
             chanceInSlot: number;
             touches: components["schemas"]["Touches"];
             blocks: components["schemas"]["BlockEvaluation"][];
+            cuts: components["schemas"]["Cut"][];
         };
         LadderRung: {
             drill: string;
@@ -3025,6 +3062,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionSummary"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSessionsSessionCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The session as an iCalendar file (RFC 5545), with no child's name in it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -198,7 +198,12 @@ export const blockEvaluation = z.object({
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),
-  warnings: z.array(z.string()),
+  warnings: z.array(
+    z.object({
+      sentence: z.string(),
+      cure: z.object({ kind: z.enum(['stations', 'take-out', 'water']), words: z.string(), stations: z.number().nullable() }).nullable(),
+    }),
+  ),
 });
 export const evaluation = z.object({
   meanSeconds: z.number(),
@@ -208,6 +213,17 @@ export const evaluation = z.object({
   chanceInSlot: z.number(),
   touches,
   blocks: z.array(blockEvaluation),
+  /** What could go where the session is over its slot, smallest loss first. */
+  cuts: z.array(
+    z.object({
+      blockId: z.string(),
+      kind: z.enum(['rest', 'set', 'block']),
+      words: z.string(),
+      freedSeconds: z.number(),
+      touchesLost: z.number(),
+      dose: dose.nullable(),
+    }),
+  ),
 });
 
 export const today = z.object({

@@ -1,0 +1,69 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { addSession } from '../../shared/api/queries';
+import { daysLater } from './draft';
+import type { PlanTools } from './usePlan';
+
+interface PlanActsProps {
+  tools: PlanTools;
+  squadId: number;
+  sessionId: number;
+  mayPlan: boolean;
+}
+
+/** Undo, redo, and the same session a week later. */
+export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) {
+  const queryClient = useQueryClient();
+  const navigate = useNavigate();
+  const { undo, redo, plan } = tools;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      // In a text field the keys belong to the text.
+      const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (isTyping || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      if (event.shiftKey) redo?.();
+      else undo?.();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+  const again = useMutation({
+    mutationFn: () => addSession(squadId, { ...plan, startsAt: daysLater(plan.startsAt, 7) }),
+    onSuccess: async (session) => {
+      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await navigate(`/plan/${session.id}`);
+    },
+  });
+  return (
+    <>
+      {(undo ?? redo) && (
+        <>
+          <Button variant="text" disabled={!undo} onClick={() => undo?.()} title="Ctrl+Z">
+            Undo
+          </Button>
+          <Button variant="text" disabled={!redo} onClick={() => redo?.()} title="Ctrl+Shift+Z">
+            Redo
+          </Button>
+        </>
+      )}
+      {!tools.isDirty && (
+        <Button component={Link} to={`/plan/${sessionId}/sheet`}>
+          Sheet
+        </Button>
+      )}
+      {mayPlan && !tools.isDirty && (
+        <Button onClick={() => again.mutate()} disabled={again.isPending}>
+          Again in a week
+        </Button>
+      )}
+      {again.isError && (
+        <span className="warn" role="alert">
+          {again.error.message}
+        </span>
+      )}
+    </>
+  );
+}

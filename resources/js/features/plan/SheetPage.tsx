@@ -1,0 +1,149 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { previewQuery, runPackQuery, sessionQuery, squadQueries } from '../../shared/api/queries';
+import type { BlockEvaluation, Drill, PlanBlock, RunPack, Session } from '../../shared/api/schemas';
+import { doseWords } from '../../shared/lib/doseWords';
+import { clock, clockTime, day } from '../../shared/lib/format';
+import { PlanDrawing } from '../../shared/ui/PlanDrawing';
+import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
+import { Failed, Loading } from '../../shared/ui/States';
+import { targetsOf } from './targets';
+
+/** The session on paper: what, when, where, with what, what to say, and the numbers to beat. */
+export function SheetPage() {
+  const sessionId = Number(useParams().sessionId);
+  const { squadId, squad } = useSquadId();
+  const session = useQuery(sessionQuery(sessionId));
+  const drills = useQuery(squadQueries.drills(squadId));
+  // Anew each time: paper that is wrong stays wrong.
+  const pack = useQuery({ ...runPackQuery(sessionId), staleTime: 0 });
+  const draft = { slotMinutes: session.data?.slotMinutes ?? 60, blocks: session.data?.blocks ?? [], comingPlayerIds: session.data?.comingPlayerIds ?? [] };
+  const worked = useQuery({ ...previewQuery(session.data?.squadId ?? 0, draft), enabled: session.isSuccess, retry: false });
+  const failed = [session, drills, pack, worked].find((one) => one.isError);
+  if (failed)
+    return (
+      <div className="page stack">
+        <Failed fault={failed.error} onRetry={() => void Promise.all([session.refetch(), drills.refetch(), pack.refetch(), worked.refetch()])} />
+        <p>
+          <Link to={`/plan/${sessionId}`}>Back to the plan</Link>
+        </p>
+      </div>
+    );
+  if (!session.data || !drills.data || !pack.data || !worked.data) return <Loading what="the sheet" />;
+  const plan = session.data;
+  const all = [...drills.data, ...plan.olderDrills];
+  const used = plan.blocks.flatMap((block) => all.find((drill) => drill.versionId === block.drillVersionId) ?? []);
+  const cautions = [...new Set(used.flatMap((drill) => drill.cautions))];
+  return (
+    <>
+      <div className="head">
+        <h1>{plan.title}</h1>
+        <p className="quiet">
+          {squad?.name}, {day(plan.startsAt)} {plan.startsAt.slice(11)} to {clockTime(plan.startsAt, plan.slotMinutes * 60)}
+          {plan.place && `, ${plan.place}`}. Done by {clockTime(plan.startsAt, worked.data.fiveInTenSeconds)} half the time,{' '}
+          {clockTime(plan.startsAt, worked.data.eightInTenSeconds)} eight in ten.
+        </p>
+        <div className="acts no-print">
+          <Button component={Link} to={`/plan/${sessionId}`} variant="text">
+            Back to the plan
+          </Button>
+          <Button component="a" href={`/api/v1/sessions/${sessionId}/calendar`} download={`session-${sessionId}.ics`}>
+            For a calendar
+          </Button>
+          <Button variant="contained" onClick={() => print()}>
+            Print
+          </Button>
+        </div>
+      </div>
+      <div className="page stack sheet" style={{ paddingTop: 0 }}>
+        <p>
+          <strong>{plan.comingPlayerIds.length} coming</strong>{' '}
+          {plan.players
+            .filter((player) => plan.comingPlayerIds.includes(player.id))
+            .map((player) => (player.bib === null ? player.name : `${player.bib} ${player.name}`))
+            .join(', ')}
+        </p>
+        <ol className="sheet-blocks">
+          {plan.blocks.map((block) => (
+            <SheetBlock
+              key={block.id}
+              session={plan}
+              block={block}
+              drill={all.find((one) => one.versionId === block.drillVersionId)}
+              worked={worked.data.blocks.find((one) => one.id === block.id)}
+              pack={pack.data}
+            />
+          ))}
+        </ol>
+        {used
+          .filter((drill, i) => drill.organisation.card && used.indexOf(drill) === i)
+          .map((drill) => (
+            <p key={drill.slug}>
+              <strong>For the server of {drill.name}:</strong>{' '}
+              {Object.values(drill.organisation.card ?? {})
+                .filter(Boolean)
+                .join(' ')}
+            </p>
+          ))}
+        <p className="warn">
+          {cautions.join(' ')} Two adults, a first-aider and a charged phone there; stop on pain, dizziness or a knock to the head. Thunder: inside for 30
+          minutes after the last.
+        </p>
+      </div>
+    </>
+  );
+}
+
+interface SheetBlockProps {
+  session: Session;
+  block: PlanBlock;
+  drill: Drill | undefined;
+  worked: BlockEvaluation | undefined;
+  pack: RunPack;
+}
+
+function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
+  const wording = useFootWording();
+  const targets = targetsOf(pack, block.id);
+  return (
+    <li>
+      <div className="spread">
+        <h2>
+          <span className="num">{clockTime(session.startsAt, worked?.startSeconds ?? 0)}</span> {block.title}
+        </h2>
+        <span className="num">{worked && clock(worked.meanSeconds)}</span>
+      </div>
+      {drill && block.dose && (
+        <p>
+          {doseWords(block.dose, wording)}
+          {worked && `; ${worked.stations} ${worked.stations === 1 ? 'station' : 'stations'}, ${worked.turns} ${worked.turns === 1 ? 'turn' : 'turns'}`}. Each
+          station: {drill.drawing.kit.join(', ')}.
+        </p>
+      )}
+      {drill && (
+        <div className="sheet-drill">
+          <div className="drawing">
+            <PlanDrawing drawing={drill.drawing} title={drill.name} />
+          </div>
+          <div>
+            {drill.parts.length > 0 && <p>{drill.parts.map((part, i) => `${i + 1} ${part.name}`).join(' · ')}</p>}
+            {drill.points.map((point) => (
+              <p key={point}>{point}</p>
+            ))}
+            {drill.asks.map((ask) => (
+              <p key={ask} className="quiet">
+                {ask}
+              </p>
+            ))}
+          </div>
+        </div>
+      )}
+      {targets.length > 0 && (
+        <p>
+          <strong>To beat</strong> {targets.map((one) => `${one.name} ${one.numbers}`).join(' · ')}
+        </p>
+      )}
+    </li>
+  );
+}
