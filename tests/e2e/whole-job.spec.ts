@@ -1,8 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, keepChanges, newSession, runLink, runUntil, signIn } from './support';
+import { addDrill, coach, enter, keepChanges, newSession, runLink, runUntil } from './support';
 
 test('from sign-in to the next number to beat', async ({ page }) => {
-  await signIn(page);
+  await enter(page, coach);
+  await expect(page.getByRole('heading', { name: 'Running order' })).toBeVisible();
 
   // Today: the next session at a glance.
   await expect(page.getByRole('heading', { name: '13 of 14 coming' })).toBeVisible();

@@ -124,7 +124,7 @@ function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
       {drill && (
         <div className="sheet-drill">
           <div className="drawing">
-            <PlanDrawing drawing={drill.drawing} title={drill.name} />
+            <PlanDrawing drawing={drill.drawing} title={drill.name} isSmall />
           </div>
           <div>
             {drill.parts.length > 0 && <p>{drill.parts.map((part, i) => `${i + 1} ${part.name}`).join(' · ')}</p>}

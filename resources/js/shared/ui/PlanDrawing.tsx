@@ -10,21 +10,24 @@ interface PointInMetres {
 interface PlanDrawingProps {
   drawing: Drawing;
   title: string;
+  /** Drawn into less room, so that its words stay legible where it is shown small. @default false */
+  isSmall?: boolean;
   /** Where ball and worker are just now, in a drawing that moves. */
   now?: { ball: PointInMetres; worker: PointInMetres | null } | undefined;
 }
 
-export function PlanDrawing({ drawing, title, now }: PlanDrawingProps) {
+export function PlanDrawing({ drawing, title, isSmall = false, now }: PlanDrawingProps) {
   const ends = drawing.walls.flatMap((wall) => [wall.from, wall.to]);
   const drawn = [...drawing.markers, ...drawing.path, ...drawing.runPath, ...drawing.places, ...drawing.labels, ...ends];
   const xs = drawn.map((point) => point.xMetres);
   const ys = drawn.map((point) => point.yMetres);
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   // Long and narrow layouts keep room for their words; the scale is the same both ways.
-  const scale = Math.min(430 / Math.max(maxX - minX, 0.5), 330 / Math.max(maxY - minY, 0.5));
+  const [roomWide, roomDeep] = isSmall ? [220, 120] : [430, 330];
+  const scale = Math.min(roomWide / Math.max(maxX - minX, 0.5), roomDeep / Math.max(maxY - minY, 0.5));
   const drawnWidth = (maxX - minX) * scale;
   const drawnHeight = (maxY - minY) * scale;
-  const width = 560;
+  const width = roomWide + 130;
   const height = drawnHeight + 130;
   const x = (metres: number) => (width - drawnWidth) / 2 + (metres - minX) * scale;
   const y = (metres: number) => 46 + (maxY - metres) * scale;
@@ -74,6 +77,16 @@ export function PlanDrawing({ drawing, title, now }: PlanDrawingProps) {
         .map((ball, i) => (
           <circle key={i} cx={x(ball.xMetres)} cy={y(ball.yMetres)} r="4.5" fill="var(--ink)" />
         ))}
+      {drawing.dimensions.map((line, i) => (
+        <Dimension
+          key={i}
+          from={[x(line.from.xMetres), y(line.from.yMetres)]}
+          to={[x(line.to.xMetres), y(line.to.yMetres)]}
+          text={line.text}
+          lane={i}
+          rightEdge={x(maxX)}
+        />
+      ))}
       {drawing.places.slice(1).map(({ xMetres, yMetres, role }, i) => (
         <text key={i} x={x(xMetres) - 14} y={y(yMetres) + 5} fontSize="13" textAnchor="end" fill="var(--quiet)">
           {role}
@@ -83,7 +96,7 @@ export function PlanDrawing({ drawing, title, now }: PlanDrawingProps) {
         <g key={i} transform={`translate(${x(marker.xMetres)} ${y(marker.yMetres)})`}>
           <MarkerShape shape={marker.shape} />
           {isNamed(i) && (
-            <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)">
+            <text y="-15" fontSize="14" textAnchor="middle" fill="var(--quiet)" stroke="var(--card)" strokeWidth="4" paintOrder="stroke">
               {marker.colour}
             </text>
           )}
@@ -114,16 +127,6 @@ export function PlanDrawing({ drawing, title, now }: PlanDrawingProps) {
         <circle cx={x(now.worker.xMetres)} cy={y(now.worker.yMetres)} r="11" fill="none" stroke="var(--ink)" strokeWidth="2.5" data-walks="worker" />
       )}
       {now && <circle cx={x(now.ball.xMetres)} cy={y(now.ball.yMetres)} r="6" fill="var(--ink)" stroke="var(--now)" strokeWidth="3" data-walks="ball" />}
-      {drawing.dimensions.map((line, i) => (
-        <Dimension
-          key={i}
-          from={[x(line.from.xMetres), y(line.from.yMetres)]}
-          to={[x(line.to.xMetres), y(line.to.yMetres)]}
-          text={line.text}
-          lane={i}
-          rightEdge={x(maxX)}
-        />
-      ))}
     </svg>
   );
 }
@@ -151,9 +154,10 @@ function Dimension({ from, to, text, lane, rightEdge }: DimensionProps) {
   const length = Math.hypot(dx, dy) || 1;
   const isUpright = Math.abs(dy) > Math.abs(dx) * 3;
   const isLevel = Math.abs(dx) > Math.abs(dy) * 3;
-  const off = isLevel ? 46 + lane * 16 : isUpright ? 34 : 40;
-  const side: [number, number] = isLevel ? [0, 1] : isUpright ? [1, 0] : [-dy / length, -Math.abs(dx) / length];
-  const [ox, oy] = [side[0] * off * (isLevel || isUpright ? 1 : Math.sign(dy) * -1), side[1] * off];
+  const off = isLevel ? 46 + lane * 16 : isUpright ? 34 : 30;
+  // Square to the line and above it, whichever way it runs.
+  const side: [number, number] = isLevel ? [0, 1] : isUpright ? [1, 0] : [(dx >= 0 ? dy : -dy) / length, -Math.abs(dx) / length];
+  const [ox, oy] = [side[0] * off, side[1] * off];
   const [ax, ay, bx, by] = isUpright ? [rightEdge + 34, from[1], rightEdge + 34, to[1]] : [from[0] + ox, from[1] + oy, to[0] + ox, to[1] + oy];
   const [sx, sy] = [(-dy / length) * 6, (dx / length) * 6];
   const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
