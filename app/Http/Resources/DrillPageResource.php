@@ -5,21 +5,35 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\DrillVersion;
+use App\Models\MoveVersion;
 use App\Models\Squad;
 use App\OpenApi\Shape;
 
 /** A drill with its fields as a file writes them, and whose it is: null where it is the book's. */
 #[Shape('Ownership', ['version' => 'int', 'isShared' => 'bool', 'squadName' => 'string', 'mayChange' => 'bool', 'copiedFrom' => 'string?'])]
-#[Shape('DrillPage', ['drill' => 'Drill', 'fields' => 'object', 'own' => 'Ownership?'])]
+#[Shape('DrillOfPage', ['needs' => 'MoveRef[]'], extends: 'Drill')]
+#[Shape('DrillPage', ['drill' => 'DrillOfPage', 'fields' => 'object', 'own' => 'Ownership?'])]
 final class DrillPageResource
 {
+    /**
+     * Moves of the dictionary that should be there first; one that left the book is left out.
+     *
+     * @param  list<string>  $slugs
+     * @return list<array{slug: string, name: string}>
+     */
+    private static function needs(array $slugs): array
+    {
+        return $slugs === [] ? [] : array_values(MoveVersion::query()->where('is_current', true)->whereIn('slug', $slugs)->orderBy('name')->get(['slug', 'name'])
+            ->map(fn (MoveVersion $move): array => ['slug' => (string) $move->getAttribute('slug'), 'name' => (string) $move->getAttribute('name')])->all());
+    }
+
     /** @return array<string, mixed> */
     public static function of(DrillVersion $version, Squad $squad): array
     {
         $own = $version->ownDrill;
 
         return [
-            'drill' => DrillResource::of($version, $squad->length_unit),
+            'drill' => DrillResource::of($version, $squad->length_unit) + ['needs' => self::needs($version->drill()->demands->needs)],
             'fields' => $version->content,
             'own' => $own === null ? null : [
                 'version' => $own->version,

@@ -19,6 +19,7 @@ final class DrillWords
             ...($demands->opposition === Opposition::None ? [] : ['In the way: '.$demands->opposition->words().'.']),
             ...self::targets($demands),
             ...($demands->calling === null ? [] : self::calls($demands->calling)),
+            ...($drill->rule?->inHalves === true ? ['Counted in halves: is the second as good as the first?'] : []),
             ...($demands->keepsTheme ? ['The game keeps the touch rule of the day.'] : []),
         ];
     }

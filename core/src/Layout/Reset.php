@@ -136,8 +136,8 @@ final readonly class Reset
     }
 
     /**
-     * Every shift that brings one wanted marker onto one of its colour, the most promising first. Shifts that keep the same
-     * markers lie within twice the slack of each other, so those in a cell and around it bound what a shift can keep.
+     * Every shift that brings one wanted marker onto one of its colour, the most promising first. That one is the anchor, and a
+     * marker stays with it only if its own shift is within the slack of the anchor's: so those near it bound what a shift keeps.
      *
      * @param  list<Marker>  $before
      * @param  list<Marker>  $after
@@ -147,13 +147,13 @@ final readonly class Reset
     {
         $cells = [];
         $shifts = [];
-        $cell = 2 * self::SLACK_METRES;
+        $slack = self::SLACK_METRES + 1e-9;
         foreach ($before as $there) {
             foreach ($after as $wanted) {
                 if ($there->colour === $wanted->colour) {
                     [$x, $y] = [$there->at->xMetres - $wanted->at->xMetres, $there->at->yMetres - $wanted->at->yMetres];
-                    $key = self::ROW_OF_CELLS * (int) floor($y / $cell) + (int) floor($x / $cell);
-                    $cells[$key] = ($cells[$key] ?? 0) + 1;
+                    $key = self::ROW_OF_CELLS * (int) floor($y / $slack) + (int) floor($x / $slack);
+                    $cells[$key][] = [$x, $y];
                     $shifts[] = [$x, $y, $key];
                 }
             }
@@ -162,7 +162,11 @@ final readonly class Reset
         foreach ($shifts as [$x, $y, $key]) {
             $atMost = 0;
             foreach ([-self::ROW_OF_CELLS, 0, self::ROW_OF_CELLS] as $row) {
-                $atMost += ($cells[$key + $row - 1] ?? 0) + ($cells[$key + $row] ?? 0) + ($cells[$key + $row + 1] ?? 0);
+                foreach ([-1, 0, 1] as $column) {
+                    foreach ($cells[$key + $row + $column] ?? [] as [$nearX, $nearY]) {
+                        $atMost += abs($nearX - $x) <= $slack && abs($nearY - $y) <= $slack ? 1 : 0;
+                    }
+                }
             }
             $bounded[] = [$x, $y, $atMost];
         }

@@ -3,7 +3,6 @@ import { Link, useParams } from 'react-router';
 import { bookQueries } from '../../shared/api/bookQueries';
 import type { DrillPageData } from '../../shared/api/bookSchemas';
 import { ApiError } from '../../shared/api/client';
-import type { Drill } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { familyWords } from '../../shared/lib/format';
 import { DrillParts } from '../../shared/ui/DrillParts';
@@ -12,6 +11,7 @@ import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { WalkedDrawing } from '../../shared/ui/WalkedDrawing';
 import { DrillActs } from './DrillActs';
+import { DrillLadder } from './DrillLadder';
 import { ScoreSheet } from './ScoreSheet';
 
 export function DrillPage() {
@@ -76,7 +76,7 @@ function Shown({ page }: { page: DrillPageData }) {
   );
 }
 
-function Words({ drill }: { drill: Drill }) {
+function Words({ drill }: { drill: DrillPageData['drill'] }) {
   const wording = useFootWording();
   const { organisation, scoring } = drill;
   return (
@@ -121,6 +121,17 @@ function Words({ drill }: { drill: Drill }) {
           </p>
         ))}
       </section>
+      <DrillLadder slug={drill.slug} />
+      {drill.needs.length > 0 && (
+        <section className="tight">
+          <h2>Should be there first</h2>
+          {drill.needs.map((move) => (
+            <p key={move.slug}>
+              <Link to={`/book/${move.slug}`}>{move.name}</Link>
+            </p>
+          ))}
+        </section>
+      )}
       <Lines title="In place of" lines={drill.standIns.map((one) => `${one.for}: ${one.use}`)} />
       <Lines
         title={`From ${drill.fromAge}`}

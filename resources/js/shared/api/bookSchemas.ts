@@ -53,7 +53,7 @@ export const drillsFound = z.object({ found: z.array(drillSummary) });
 /** A drill as a file writes it; what is in it, the server judges. */
 export const drillFields = z.record(z.string(), z.unknown());
 export const drillPage = z.object({
-  drill,
+  drill: drill.extend({ needs: z.array(moveRef) }),
   fields: drillFields,
   own: z.object({ version: z.number(), isShared: z.boolean(), squadName: z.string(), mayChange: z.boolean(), copiedFrom: z.string().nullable() }).nullable(),
 });

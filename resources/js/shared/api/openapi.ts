@@ -907,8 +907,11 @@ export interface components {
             mayChange: boolean;
             copiedFrom: string | null;
         };
+        DrillOfPage: components["schemas"]["Drill"] & {
+            needs: components["schemas"]["MoveRef"][];
+        };
         DrillPage: {
-            drill: components["schemas"]["Drill"];
+            drill: components["schemas"]["DrillOfPage"];
             fields: Record<string, never>;
             own: components["schemas"]["Ownership"] | null;
         };
