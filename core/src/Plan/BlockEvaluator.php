@@ -14,7 +14,11 @@ use FleetSparrow\Core\Touch\Tally;
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
 {
-    public function __construct(private readonly PlanContext $context)
+    /** @var array<string, SetUp> what was laid out before: layouts live as long as the plan that is evaluated */
+    private array $laid = [];
+
+    /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
+    public function __construct(private readonly PlanContext $context, private readonly bool $isBrief = false)
     {
     }
 
@@ -71,7 +75,7 @@ final class BlockEvaluator
             $paces[$player->id] = $tries === null ? $pace : $pace->withTries($tries['made'], $tries['missed']);
         }
 
-        $laying = SetUp::of($drill->layout, $inUse, $before, $stationsBefore);
+        $laying = $this->laid[spl_object_id($drill->layout).' '.($before === null ? '' : spl_object_id($before))." {$inUse} {$stationsBefore}"] ??= SetUp::of($drill->layout, $inUse, $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
         $setUp = $laying->touched() * $rules->markerSeconds;
         $explain = $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds;
@@ -98,9 +102,9 @@ final class BlockEvaluator
             count($waves),
             $laying->markers,
             $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
-            (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
-            [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
-            BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations, $touches),
+            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
+            $this->isBrief ? [] : [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
+            $this->isBrief ? [] : BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations, $touches),
             $laying,
         );
     }

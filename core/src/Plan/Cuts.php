@@ -9,7 +9,6 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Touch\FootMark;
-use FleetSparrow\Core\Touch\Tally;
 
 /**
  * What could go from a session that is over its slot, smallest loss first: a rest, then a set, then a block; within each, fewest
@@ -38,44 +37,71 @@ final class Cuts
      */
     public function of(array $blocks, array $evaluations): array
     {
-        $all = self::sum($evaluations);
+        $feet = [0.0, 0.0];
+        foreach ($evaluations as $evaluation) {
+            [$left, $right] = self::touches($evaluation);
+            $feet = [$feet[0] + $left, $feet[1] + $right];
+        }
+        $grounds = self::grounds($blocks, $evaluations);
         $cuts = [];
-        [$ground, $stations] = [null, 0];
-        $isWarmedUp = false;
-        foreach ($blocks as $i => $block) {
-            if ($block->drill !== null && $block->dose !== null) {
-                foreach (self::shorter($block->dose) as $kind => $fields) {
-                    $cuts[] = $this->dose($block, $evaluations[$i], $kind, $fields, $ground, $stations);
+        // A kind comes before the next one whatever it frees, so what cannot be shown any more is not worked out.
+        foreach (array_keys(self::ORDER) as $kind) {
+            $some = [];
+            foreach ($blocks as $i => $block) {
+                $cut = $kind === 'block' ? ($grounds[$i]['mayGo'] ? $this->block($blocks, $evaluations, $i, $grounds[$i]['layout'], $grounds[$i]['stations'], $feet) : null)
+                    : $this->dose($block, $evaluations[$i], $kind, $grounds[$i]['layout'], $grounds[$i]['stations']);
+                if ($cut !== null && $cut->freedSeconds >= self::LEAST_SECONDS) {
+                    $some[] = $cut;
                 }
             }
-            if ($isWarmedUp && $block->kind !== BlockKind::Water) {
-                $cuts[] = $this->block($blocks, $evaluations, $i, $ground, $stations, $all);
+            usort($some, static fn (Cut $a, Cut $b): int => [$a->touchesLost / $a->freedSeconds, -$a->freedSeconds] <=> [$b->touchesLost / $b->freedSeconds, -$b->freedSeconds]);
+            $cuts = [...$cuts, ...$some];
+            if (count($cuts) >= self::MOST) {
+                break;
             }
-            $isWarmedUp = $isWarmedUp || $block->drill !== null;
-            [$ground, $stations] = PlanEvaluator::groundAfter($block, $evaluations[$i], $ground, $stations);
         }
-        $cuts = array_values(array_filter($cuts, static fn (?Cut $cut): bool => $cut !== null && $cut->freedSeconds >= self::LEAST_SECONDS));
-        usort($cuts, static fn (Cut $a, Cut $b): int => [self::ORDER[$a->kind], $a->touchesLost / $a->freedSeconds, -$a->freedSeconds] <=> [self::ORDER[$b->kind], $b->touchesLost / $b->freedSeconds, -$b->freedSeconds]);
 
         return array_slice($cuts, 0, self::MOST);
     }
 
-    /** @return array<string, array<string, int|float|string>> kind of cut → fields of the shorter dose */
-    private static function shorter(Dose $dose): array
+    /**
+     * What stands when each block begins, and whether it may go: the first drill warms up, and water stays.
+     *
+     * @param  list<Block>  $blocks
+     * @param  list<BlockEvaluation>  $evaluations
+     * @return list<array{layout: Layout|null, stations: int, mayGo: bool}>
+     */
+    private static function grounds(array $blocks, array $evaluations): array
+    {
+        $grounds = [];
+        [$ground, $stations] = [null, 0];
+        $isWarmedUp = false;
+        foreach ($blocks as $i => $block) {
+            $grounds[] = ['layout' => $ground, 'stations' => $stations, 'mayGo' => $isWarmedUp && $block->kind !== BlockKind::Water];
+            $isWarmedUp = $isWarmedUp || $block->drill !== null;
+            [$ground, $stations] = PlanEvaluator::groundAfter($block, $evaluations[$i], $ground, $stations);
+        }
+
+        return $grounds;
+    }
+
+    /** @return array<string, int|float|string>|null fields of the shorter dose; null where it cannot be cut so */
+    private static function shorter(Dose $dose, string $kind): ?array
     {
         $fields = $dose->fields();
         $rest = 5.0 * floor($dose->restSeconds() * 2 / 3 / 5);
 
-        return array_filter([
-            'rest' => $dose->restSeconds() >= 15.0 && $rest >= 5.0 ? ['restSeconds' => $rest] + $fields : null,
-            'set' => is_int($fields['sets'] ?? null) && $fields['sets'] > 1 ? ['sets' => $fields['sets'] - 1] + $fields : null,
-        ]);
+        return match (true) {
+            $kind === 'rest' => $dose->restSeconds() >= 15.0 && $rest >= 5.0 ? ['restSeconds' => $rest] + $fields : null,
+            is_int($fields['sets'] ?? null) && $fields['sets'] > 1 => ['sets' => $fields['sets'] - 1] + $fields,
+            default => null,
+        };
     }
 
-    /** @param  array<string, int|float|string>  $fields */
-    private function dose(Block $block, BlockEvaluation $now, string $kind, array $fields, ?Layout $ground, int $stations): ?Cut
+    private function dose(Block $block, BlockEvaluation $now, string $kind, ?Layout $ground, int $stations): ?Cut
     {
-        if ($block->drill === null) {
+        $fields = $block->dose === null ? null : self::shorter($block->dose, $kind);
+        if ($block->drill === null || $fields === null) {
             return null;
         }
         try {
@@ -86,17 +112,18 @@ final class Cuts
         $then = $this->evaluator->evaluate($block->withDose($dose), $ground, $stations);
         $name = $block->drill->name;
         $words = $kind === 'rest'
-            ? sprintf('Rest %g s in place of %g in %s', $dose->restSeconds(), $block->dose?->restSeconds() ?? 0.0, $name)
+            ? sprintf('Rest %g s in place of %g in %s', $dose->restSeconds(), $block->dose->restSeconds(), $name)
             : sprintf('One set fewer%s of %s', $dose->sides() === DoseSides::Each ? ' on each foot' : '', $name);
 
-        return new Cut($block->id, $kind, $words, $now->meanSeconds() - $then->meanSeconds(), self::contacts($now) - self::contacts($then), $dose);
+        return new Cut($block->id, $kind, $words, $now->meanSeconds() - $then->meanSeconds(), self::touches($now)[2] - self::touches($then)[2], $dose);
     }
 
     /**
      * @param  list<Block>  $blocks
      * @param  list<BlockEvaluation>  $evaluations
+     * @param  array{float, float}  $feet  touches of a player in the whole session, left and right
      */
-    private function block(array $blocks, array $evaluations, int $i, ?Layout $ground, int $stations, Tally $all): Cut
+    private function block(array $blocks, array $evaluations, int $i, ?Layout $ground, int $stations, array $feet): Cut
     {
         $freed = $evaluations[$i]->meanSeconds();
         // What comes after is laid out from what stood before.
@@ -108,36 +135,35 @@ final class Cuts
                 break;
             }
         }
-        $left = self::share($all);
-        $then = self::share($all->plus(self::sum([$evaluations[$i]])->times(-1.0)));
-        $tips = $then < self::BALANCE && $left >= self::BALANCE ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $then)) : '';
+        [$left, $right, $contacts] = self::touches($evaluations[$i]);
+        $before = self::share($feet[0], $feet[1]);
+        $then = self::share($feet[0] - $left, $feet[1] - $right);
+        $tips = $then < self::BALANCE && $before >= self::BALANCE ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $then)) : '';
         $what = $blocks[$i]->drill->name ?? ($blocks[$i]->kind === BlockKind::Game ? 'the game' : 'the talk');
 
-        return new Cut($blocks[$i]->id, 'block', "Leave out {$what}{$tips}", $freed, self::contacts($evaluations[$i]), null);
+        return new Cut($blocks[$i]->id, 'block', "Leave out {$what}{$tips}", $freed, $contacts, null);
     }
 
-    private static function share(Tally $touches): float
+    private static function share(float $left, float $right): float
     {
-        [$left, $right] = [$touches->contactsOf(FootMark::Left), $touches->contactsOf(FootMark::Right)];
-
         return $left + $right > 0.0 ? min($left, $right) / ($left + $right) : 0.5;
     }
 
-    /** @param  list<BlockEvaluation>  $evaluations */
-    private static function sum(array $evaluations): Tally
+    /**
+     * Touches of one player on average. Players who work alike share one tally, which is then read once.
+     *
+     * @return array{float, float, float} left foot, right foot, all
+     */
+    private static function touches(BlockEvaluation $evaluation): array
     {
-        $sum = Tally::zero();
-        foreach ($evaluations as $evaluation) {
-            foreach ($evaluation->touches as $tally) {
-                $sum = $sum->plus($tally);
-            }
+        $read = [];
+        $sum = [0.0, 0.0, 0.0];
+        foreach ($evaluation->touches as $tally) {
+            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()];
+            $sum = [$sum[0] + $left, $sum[1] + $right, $sum[2] + $all];
         }
+        $players = max(1, count($evaluation->touches));
 
-        return $sum;
-    }
-
-    private static function contacts(BlockEvaluation $evaluation): float
-    {
-        return self::sum([$evaluation])->contacts() / max(1, count($evaluation->touches));
+        return [$sum[0] / $players, $sum[1] / $players, $sum[2] / $players];
     }
 }

@@ -50,7 +50,7 @@ final class PlanEvaluator
         $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
 
         $finish = FinishTime::of($total);
-        $cuts = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds ? (new Cuts($evaluator))->of($blocks, $evaluations) : [];
+        $cuts = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds ? (new Cuts(new BlockEvaluator($context, isBrief: true)))->of($blocks, $evaluations) : [];
 
         return new PlanEvaluation($evaluations, $total, $finish, $touches, $cuts);
     }
