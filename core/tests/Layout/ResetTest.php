@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Fit;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Point;
 use FleetSparrow\Core\Layout\Reset;
+use FleetSparrow\Core\Layout\Scatter;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -175,5 +176,18 @@ final class ResetTest extends TestCase
         }
 
         return $most;
+    }
+
+    public function test_every_marker_stays_or_leaves_and_every_one_wanted_stays_or_arrives(): void
+    {
+        foreach ([[1, 12, 2, 9], [3, 5, 4, 14], [7, 8, 7, 8]] as [$seedBefore, $before, $seedAfter, $after]) {
+            $there = Scatter::of($before, Length::ofMetres(6.0), Length::ofMetres(6.0), $seedBefore)->markers();
+            $reset = Reset::between($there, Scatter::of($after, Length::ofMetres(6.0), Length::ofMetres(6.0), $seedAfter)->markers());
+
+            self::assertEqualsCanonicalizing(range(0, $before - 1), [...$reset->kept, ...$reset->leaving()]);
+            self::assertEqualsCanonicalizing(range(0, $after - 1), [...$reset->keptWanted, ...$reset->arriving()]);
+            self::assertSame(count($reset->leaving()), $reset->moved() + $reset->lifted());
+            self::assertSame(count($reset->arriving()), $reset->moved() + $reset->added());
+        }
     }
 }
