@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Rotation;
+
+/**
+ * Who has been with whom this season. A meeting counts 2^(−age ÷ 6) with its age in sessions, so that six sessions ago weighs half
+ * of today; threes are remembered too, so that the odd one out is not always the same.
+ */
+final class Meetings
+{
+    private const HALF_LIFE_SESSIONS = 6.0;
+
+    /** @var array<string, array<string, float>> */
+    private array $pairs = [];
+
+    /** @var array<string, float> */
+    private array $threes = [];
+
+    private function __construct()
+    {
+    }
+
+    /** @param  array<int, list<list<string>>>  $bySession  sessions ago (1 for the last one) → groups that were together */
+    public static function of(array $bySession = []): self
+    {
+        $meetings = new self;
+        foreach ($bySession as $ago => $groups) {
+            foreach ($groups as $group) {
+                $meetings->add($group, $ago);
+            }
+        }
+
+        return $meetings;
+    }
+
+    /** @param  list<string>  $group */
+    public function add(array $group, int $sessionsAgo): void
+    {
+        $weight = 2.0 ** (-$sessionsAgo / self::HALF_LIFE_SESSIONS);
+        foreach ($group as $i => $one) {
+            if (count($group) === 3) {
+                $this->threes[$one] = $this->threeWeight($one) + $weight;
+            }
+            foreach (array_slice($group, $i + 1) as $other) {
+                $this->pairs[$one][$other] = $this->weight($one, $other) + $weight;
+                $this->pairs[$other][$one] = $this->pairs[$one][$other];
+            }
+        }
+    }
+
+    /** Σ 2^(−age ÷ 6) over the meetings of two; 0 when they have not met. */
+    public function weight(string $one, string $other): float
+    {
+        return $this->pairs[$one][$other] ?? 0.0;
+    }
+
+    /** Σ 2^(−age ÷ 6) over the threes somebody was in. */
+    public function threeWeight(string $one): float
+    {
+        return $this->threes[$one] ?? 0.0;
+    }
+
+    /** @param  list<string>  $group */
+    public function cost(array $group): float
+    {
+        $cost = 0.0;
+        foreach ($group as $i => $one) {
+            foreach (array_slice($group, $i + 1) as $other) {
+                $cost += $this->weight($one, $other);
+            }
+        }
+
+        return $cost;
+    }
+}

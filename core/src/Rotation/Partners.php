@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Rotation;
+
+/**
+ * Who is with whom today: pairs, and of an odd number one three, so that those who have met least meet.
+ *
+ * Minimises Σ 2^(−age ÷ 6) over the pairs made, and for the three the same over the threes its players were in. Up to twelve
+ * players the best is found for certain. Beyond, nobody repeats while a perfect matching of those who have not yet met exists
+ * (Edmonds' method says whether it does); where none does, the largest such matching is completed and improved by swaps.
+ */
+final class Partners
+{
+    private const EXACT_UP_TO = 12;
+
+    /** Of a larger odd number, so many are tried as the one who joins a pair. */
+    private const TRIED_TO_JOIN = 4;
+
+    /** @var list<list<float>> */
+    private array $weights = [];
+
+    /** @var array<int, array{float, list<list<int>>}> */
+    private array $best = [];
+
+    /** @param  list<string>  $players */
+    private function __construct(private readonly array $players, private readonly Meetings $meetings)
+    {
+        foreach ($players as $one) {
+            $this->weights[] = array_map(static fn (string $other): float => $meetings->weight($one, $other), $players);
+        }
+    }
+
+    /**
+     * @param  list<string>  $players  in list order, which decides between equals
+     * @return list<list<string>> groups of two, and one of three where the number is odd; a single player is alone
+     */
+    public static function of(array $players, Meetings $meetings): array
+    {
+        if (count($players) < 4) {
+            return $players === [] ? [] : [$players];
+        }
+        $partners = new self($players, $meetings);
+        $groups = count($players) <= self::EXACT_UP_TO ? $partners->exact() : $partners->large();
+        $groups = array_map(static function (array $group): array {
+            sort($group);
+
+            return $group;
+        }, $groups);
+        // No player is in two groups, so the first of each decides.
+        usort($groups, static fn (array $a, array $b): int => ($a[0] ?? 0) <=> ($b[0] ?? 0));
+
+        return array_map(static fn (array $group): array => array_map(static fn (int $i): string => $players[$i], $group), $groups);
+    }
+
+    /** @return list<list<int>> */
+    private function exact(): array
+    {
+        $everybody = (1 << count($this->players)) - 1;
+
+        return $this->bestOf($everybody, count($this->players) % 2 === 1)[1];
+    }
+
+    /**
+     * The cheapest way to group those in the mask: whoever comes first in it is tried with each other one, and with each two
+     * others while a three is still to be made.
+     *
+     * @return array{float, list<list<int>>}
+     */
+    private function bestOf(int $mask, bool $withThree): array
+    {
+        if ($mask === 0) {
+            return [$withThree ? INF : 0.0, []];
+        }
+        if (isset($this->best[$mask])) {
+            return $this->best[$mask];
+        }
+        $left = array_values(array_filter(array_keys($this->players), static fn (int $i): bool => ($mask >> $i & 1) === 1));
+        $first = $left[0];
+        $best = [INF, []];
+        foreach (array_slice($left, 1) as $at => $second) {
+            $pair = $mask & ~(1 << $first) & ~(1 << $second);
+            $best = $this->better($best, $this->weights[$first][$second], [$first, $second], $pair, $withThree);
+            foreach ($withThree ? array_slice($left, $at + 2) : [] as $third) {
+                $best = $this->better($best, $this->threeCost([$first, $second, $third]), [$first, $second, $third], $pair & ~(1 << $third), false);
+            }
+        }
+
+        // How many are left says whether the three is still to be made, so the mask alone names the question.
+        return $this->best[$mask] = $best;
+    }
+
+    /**
+     * @param  array{float, list<list<int>>}  $best
+     * @param  list<int>  $group
+     * @return array{float, list<list<int>>}
+     */
+    private function better(array $best, float $cost, array $group, int $rest, bool $withThree): array
+    {
+        if ($cost >= $best[0]) {
+            return $best;
+        }
+        $then = $this->bestOf($rest, $withThree);
+
+        return $cost + $then[0] < $best[0] - 1e-12 ? [$cost + $then[0], [$group, ...$then[1]]] : $best;
+    }
+
+    /** @param  list<int>  $three */
+    private function threeCost(array $three): float
+    {
+        [$a, $b, $c] = $three;
+        $cost = $this->weights[$a][$b] + $this->weights[$a][$c] + $this->weights[$b][$c];
+        foreach ($three as $i) {
+            $cost += $this->meetings->threeWeight($this->players[$i]);
+        }
+
+        return $cost;
+    }
+
+    /** @return list<list<int>> */
+    private function large(): array
+    {
+        $everybody = array_keys($this->players);
+        if (count($everybody) % 2 === 0) {
+            return $this->pairs($everybody);
+        }
+        // The one who joins a pair: those with the fewest threes are tried, until one leaves the others without a repeat.
+        usort($everybody, fn (int $a, int $b): int => [$this->meetings->threeWeight($this->players[$a]), $a] <=> [$this->meetings->threeWeight($this->players[$b]), $b]);
+        $best = null;
+        foreach (array_slice($everybody, 0, self::TRIED_TO_JOIN) as $joins) {
+            $found = $this->joined($joins, $this->pairs(array_values(array_diff(array_keys($this->players), [$joins]))));
+            if ($best === null || $found[0] < $best[0] - 1e-12) {
+                $best = $found;
+            }
+            if ($best[0] <= 1e-12) {
+                break;
+            }
+        }
+
+        return $best[1] ?? [];
+    }
+
+    /**
+     * @param  list<list<int>>  $pairs
+     * @return array{float, list<list<int>>} cost and groups with one player joined to the pair where it costs least
+     */
+    private function joined(int $joins, array $pairs): array
+    {
+        $costs = array_map(fn (array $pair): float => $this->threeCost([...$pair, $joins]) - $this->weights[$pair[0]][$pair[1]], $pairs);
+        asort($costs);
+        $to = (int) array_key_first($costs);
+        $cost = $costs[$to] + array_sum(array_map(fn (array $pair): float => $this->weights[$pair[0]][$pair[1]], $pairs));
+        $pairs[$to][] = $joins;
+
+        return [$cost, $pairs];
+    }
+
+    /**
+     * @param  list<int>  $players
+     * @return list<list<int>>
+     */
+    private function pairs(array $players): array
+    {
+        $notYetMet = [];
+        foreach ($players as $one) {
+            $new = [];
+            foreach ($players as $at => $other) {
+                if ($other !== $one && $this->weights[$one][$other] === 0.0) {
+                    $new[] = $at;
+                }
+            }
+            $notYetMet[] = $new;
+        }
+        $pairs = [];
+        $alone = [];
+        foreach (PerfectMatching::largest($notYetMet) as $at => $mate) {
+            $other = $players[$mate] ?? null;
+            if ($other === null) {
+                $alone[] = $players[$at];
+            } elseif ($at < $mate) {
+                $pairs[] = [$players[$at], $other];
+            }
+        }
+        if ($alone === []) {
+            return $pairs;
+        }
+        while ($alone !== []) {
+            $one = array_shift($alone);
+            usort($alone, fn (int $a, int $b): int => $this->weights[$one][$a] <=> $this->weights[$one][$b]);
+            $pairs[] = [$one, (int) array_shift($alone)];
+        }
+
+        return $this->swapped($pairs);
+    }
+
+    /**
+     * While two pairs can change partners for less, they do.
+     *
+     * @param  list<list<int>>  $pairs
+     * @return list<list<int>>
+     */
+    private function swapped(array $pairs): array
+    {
+        do {
+            $isBetter = false;
+            for ($i = 0; $i < count($pairs); $i++) {
+                for ($j = $i + 1; $j < count($pairs); $j++) {
+                    [[$a, $b], [$c, $d]] = [$pairs[$i], $pairs[$j]];
+                    $now = $this->weights[$a][$b] + $this->weights[$c][$d];
+                    foreach ([[[$a, $c], [$b, $d]], [[$a, $d], [$b, $c]]] as [$one, $other]) {
+                        if ($this->weights[$one[0]][$one[1]] + $this->weights[$other[0]][$other[1]] < $now - 1e-12) {
+                            [$pairs[$i], $pairs[$j], $isBetter] = [$one, $other, true];
+
+                            continue 2;
+                        }
+                    }
+                }
+            }
+        } while ($isBetter);
+
+        return $pairs;
+    }
+}

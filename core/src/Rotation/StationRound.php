@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Rotation;
+
+/**
+ * Groups going round stations: every group visits every station once, one station on at each move.
+ *
+ * Example: `StationRound::seconds(5, 30.0, 10.0)` is `190.0`.
+ */
+final class StationRound
+{
+    /** Clock of the whole round: stations × work, and a move between. */
+    public static function seconds(int $stations, float $workSeconds, float $moveSeconds): float
+    {
+        return $stations * $workSeconds + max(0, $stations - 1) * $moveSeconds;
+    }
+
+    /** The group, from 0, that is at a station in a turn, both from 0. */
+    public static function groupAt(int $station, int $turn, int $stations): int
+    {
+        return ($station - $turn % $stations + $stations) % $stations;
+    }
+}

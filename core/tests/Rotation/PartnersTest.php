@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Rotation;
+
+use FleetSparrow\Core\Rotation\Meetings;
+use FleetSparrow\Core\Rotation\Partners;
+use FleetSparrow\Core\Rotation\PerfectMatching;
+use FleetSparrow\Core\Rotation\SmallGroups;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** Who is with whom, held against counting everything out, and against a matching written apart. */
+final class PartnersTest extends TestCase
+{
+    public function test_a_meeting_half_fades_in_six_sessions(): void
+    {
+        $meetings = Meetings::of([6 => [['a', 'b']], 12 => [['a', 'b'], ['a', 'b', 'c']]]);
+
+        self::assertSame([1.0, 1.0, 0.25, 0.0], [$meetings->weight('a', 'b'), $meetings->weight('b', 'a'), $meetings->weight('b', 'c'), $meetings->weight('c', 'd')]);
+        self::assertSame([0.25, 0.0], [$meetings->threeWeight('c'), $meetings->threeWeight('d')]);
+    }
+
+    public function test_up_to_three_are_one_group(): void
+    {
+        self::assertSame([], Partners::of([], Meetings::of()));
+        self::assertSame([['a']], Partners::of(['a'], Meetings::of()));
+        self::assertSame([['a', 'b', 'c']], Partners::of(['a', 'b', 'c'], Meetings::of()));
+        self::assertSame([['a', 'b'], ['c', 'd']], Partners::of(['a', 'b', 'c', 'd'], Meetings::of()));
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function sizes(): iterable
+    {
+        foreach (range(4, 10) as $players) {
+            yield "{$players} players" => [$players];
+        }
+    }
+
+    #[DataProvider('sizes')]
+    public function test_costs_as_little_as_the_best_of_all_groupings(int $players): void
+    {
+        $chance = new Randomizer(new Mt19937(100 + $players));
+        for ($case = 0; $case < 12; $case++) {
+            $ids = self::ids($players);
+            $past = [];
+            foreach (range(1, $chance->getInt(1, 9)) as $ago) {
+                $past[$ago] = array_chunk($chance->shuffleArray($ids), $chance->getInt(2, 3));
+            }
+            $meetings = Meetings::of($past);
+            $least = min(array_map(fn (array $groups): float => self::cost($groups, $meetings), iterator_to_array(self::groupings($ids, $players % 2 === 1), false)));
+
+            self::assertEqualsWithDelta($least, self::cost(Partners::of($ids, $meetings), $meetings), 1e-9);
+        }
+    }
+
+    public function test_twenty_players_repeat_only_where_no_round_without_a_repeat_exists(): void
+    {
+        foreach (range(1, 6) as $seed) {
+            $chance = new Randomizer(new Mt19937($seed));
+            $sessions = [];
+            $rounds = ['clean' => 0, 'forced' => 0];
+            for ($round = 0; $round < 30; $round++) {
+                $present = array_values(array_filter(self::ids(20), fn (): bool => $chance->getInt(1, 10) > 2));
+                $present = count($present) % 2 === 0 ? $present : array_slice($present, 1);
+                $meetings = Meetings::of($sessions);
+                $groups = Partners::of($present, $meetings);
+                self::assertEqualsCanonicalizing($present, array_merge(...$groups));
+                $repeats = count(array_filter($groups, fn (array $pair): bool => $meetings->weight($pair[0], $pair[1]) > 0.0));
+                $isPossible = self::canAllPair($present, $meetings);
+                self::assertSame($isPossible, $repeats === 0, "Seed {$seed}, round {$round}.");
+                $rounds[$isPossible ? 'clean' : 'forced']++;
+                $sessions = array_combine(range(1, count($sessions) + 1), [$groups, ...array_values($sessions)]);
+            }
+            // The season is long enough to see both.
+            self::assertGreaterThanOrEqual(12, $rounds['clean']);
+            self::assertGreaterThan(0, $rounds['forced']);
+        }
+    }
+
+    public function test_the_three_is_shared_out_evenly(): void
+    {
+        $sessions = [];
+        $threes = array_fill_keys(self::ids(9), 0);
+        for ($round = 0; $round < 12; $round++) {
+            $groups = Partners::of(self::ids(9), Meetings::of($sessions));
+            foreach ($groups as $group) {
+                foreach (count($group) === 3 ? $group : [] as $player) {
+                    $threes[$player]++;
+                }
+            }
+            $sessions = array_combine(range(1, count($sessions) + 1), [$groups, ...array_values($sessions)]);
+        }
+
+        // 12 threes of 3 over 9 players are 4 each.
+        self::assertSame(36, array_sum($threes));
+        self::assertLessThanOrEqual(2, max($threes) - min($threes));
+    }
+
+    public function test_the_largest_matching_is_as_large_as_counting_finds(): void
+    {
+        $chance = new Randomizer(new Mt19937(7));
+        for ($case = 0; $case < 200; $case++) {
+            $n = $chance->getInt(1, 9);
+            $edges = [];
+            foreach (range(0, $n - 1) as $i) {
+                for ($j = $i + 1; $j < $n; $j++) {
+                    if ($chance->getInt(1, 10) <= 4) {
+                        $edges[] = [$i, $j];
+                    }
+                }
+            }
+            $neighbours = array_fill(0, $n, []);
+            foreach ($edges as [$i, $j]) {
+                $neighbours[$i][] = $j;
+                $neighbours[$j][] = $i;
+            }
+            $mates = PerfectMatching::largest($neighbours);
+            foreach ($mates as $one => $other) {
+                self::assertTrue($other === -1 || ($mates[$other] === $one && in_array($other, $neighbours[$one], true)));
+            }
+            self::assertSame(self::mostEdges($edges, []), count(array_filter($mates, fn (int $mate): bool => $mate !== -1)) / 2);
+        }
+    }
+
+    public function test_small_groups_are_even_and_mix_those_who_have_not_met(): void
+    {
+        self::assertSame([5, 5, 4], array_map(count(...), SmallGroups::of(self::ids(14), 5, Meetings::of())));
+        self::assertSame([['p1', 'p2', 'p3']], SmallGroups::of(self::ids(3), 3, Meetings::of()));
+        // Nine who were in rows can be in columns: no two meet again.
+        $rows = [['p1', 'p2', 'p3'], ['p4', 'p5', 'p6'], ['p7', 'p8', 'p9']];
+        $meetings = Meetings::of([1 => $rows]);
+        self::assertSame(0.0, array_sum(array_map($meetings->cost(...), SmallGroups::of(self::ids(9), 3, $meetings))));
+    }
+
+    /** @return list<string> */
+    private static function ids(int $count): array
+    {
+        return array_map(fn (int $i): string => "p{$i}", range(1, $count));
+    }
+
+    /** @param  list<list<string>>  $groups */
+    private static function cost(array $groups, Meetings $meetings): float
+    {
+        $cost = 0.0;
+        foreach ($groups as $group) {
+            $cost += $meetings->cost($group);
+            foreach (count($group) === 3 ? $group : [] as $player) {
+                $cost += $meetings->threeWeight($player);
+            }
+        }
+
+        return $cost;
+    }
+
+    /**
+     * Every way to make pairs, and one three of an odd number.
+     *
+     * @param  list<string>  $left
+     * @return iterable<list<list<string>>>
+     */
+    private static function groupings(array $left, bool $withThree): iterable
+    {
+        if ($left === []) {
+            yield [];
+        }
+        $first = array_shift($left);
+        foreach ($left as $i => $second) {
+            $others = array_values(array_diff($left, [$second]));
+            foreach (! $withThree || count($others) > 0 ? self::groupings($others, $withThree) : [] as $rest) {
+                yield [[$first, $second], ...$rest];
+            }
+            foreach ($withThree ? array_slice($left, $i + 1) : [] as $third) {
+                foreach (self::groupings(array_values(array_diff($others, [$third])), false) as $rest) {
+                    yield [[$first, $second, $third], ...$rest];
+                }
+            }
+        }
+    }
+
+    /**
+     * Whether everybody can be with somebody new: whoever has the fewest to choose from chooses first, and every choice is tried.
+     *
+     * @param  list<string>  $players
+     */
+    private static function canAllPair(array $players, Meetings $meetings): bool
+    {
+        if ($players === []) {
+            return true;
+        }
+        $fewest = null;
+        foreach ($players as $one) {
+            $new = array_values(array_filter($players, fn (string $other): bool => $other !== $one && $meetings->weight($one, $other) === 0.0));
+            if ($fewest === null || count($new) < count($fewest[1])) {
+                $fewest = [$one, $new];
+            }
+        }
+        foreach ($fewest[1] as $other) {
+            if (self::canAllPair(array_values(array_diff($players, [$fewest[0], $other])), $meetings)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<array{int, int}>  $edges
+     * @param  list<int>  $taken
+     */
+    private static function mostEdges(array $edges, array $taken): int
+    {
+        if ($edges === []) {
+            return 0;
+        }
+        [$one, $other] = array_shift($edges);
+        $without = self::mostEdges($edges, $taken);
+
+        return in_array($one, $taken, true) || in_array($other, $taken, true) ? $without : max($without, 1 + self::mostEdges($edges, [...$taken, $one, $other]));
+    }
+}
