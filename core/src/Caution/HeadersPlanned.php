@@ -4,24 +4,31 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Caution;
 
-/** Headers a plan asks of one player, held against the limit the squad follows. */
+/** Headers a plan asks of one player, with those of the rolling window before it, held against the limit the squad follows. */
 final class HeadersPlanned
 {
     /**
      * What to say of so many headers in one session; null when nothing is to be said.
      *
-     * @param  float  $headers  of the player who is asked for most
+     * @param  float  $headers  of the player in this session
+     * @param  list<array{daysAgo: int, headers: float}>  $before  the player's earlier sessions with headers
      */
-    public static function sentence(float $headers, HeadingLimit $limit): ?string
+    public static function sentence(float $headers, HeadingLimit $limit, array $before = []): ?string
     {
         if ($headers <= 0.0) {
             return null;
         }
-        $most = $limit->perSession ?? $limit->headers;
-        if (! $limit->isBarred && $most !== null && $headers <= $most) {
+        $within = array_filter($before, static fn (array $one): bool => $one['headers'] > 0.0 && $one['daysAgo'] < ($limit->days ?? 0));
+        $sum = $headers + array_sum(array_column($within, 'headers'));
+        $isFine = ! $limit->isBarred && $limit->headers !== null
+            && $headers <= ($limit->perSession ?? $limit->headers)
+            && $sum <= $limit->headers
+            && ($limit->sessions === null || count($within) < $limit->sessions);
+        if ($isFine) {
             return null;
         }
+        $earlier = $within === [] ? '' : sprintf(', after %d in %d %s of the last %d days', (int) ceil(array_sum(array_column($within, 'headers'))), count($within), count($within) === 1 ? 'session' : 'sessions', (int) $limit->days);
 
-        return sprintf('%d %s a player. %s', (int) ceil($headers), ceil($headers) === 1.0 ? 'header' : 'headers', $limit->sentence());
+        return sprintf('%d %s a player%s. %s', (int) ceil($headers), ceil($headers) === 1.0 ? 'header' : 'headers', $earlier, $limit->sentence());
     }
 }

@@ -54,6 +54,12 @@ final readonly class Pace
         return self::of($this->secondsPerRep, $this->priorChance, $this->fetchSeconds, $made, $missed);
     }
 
+    /** The same player where a rep takes so long, as in a line of many. */
+    public function withSecondsPerRep(float $secondsPerRep): self
+    {
+        return self::of($secondsPerRep, $this->priorChance, $this->fetchSeconds, $this->made, $this->missed);
+    }
+
     public function alpha(): float
     {
         return $this->made + self::PRIOR_WEIGHT * $this->priorChance;

@@ -28,6 +28,26 @@ final readonly class Kit
         return new self($markers, ($balls > 0 ? [Equipment::Ball->value => $balls] : []) + $equipment);
     }
 
+    /** Both on the ground at once. */
+    public function plus(self $other): self
+    {
+        return new self(self::sum($this->markersByColour, $other->markersByColour), self::sum($this->equipment, $other->equipment));
+    }
+
+    /**
+     * @param  array<string, int>  $one
+     * @param  array<string, int>  $more
+     * @return array<string, int>
+     */
+    private static function sum(array $one, array $more): array
+    {
+        foreach ($more as $what => $count) {
+            $one[$what] = ($one[$what] ?? 0) + $count;
+        }
+
+        return $one;
+    }
+
     public function markers(): int
     {
         return array_sum($this->markersByColour);

@@ -22,17 +22,22 @@ final readonly class Block
         public Tempo $tempo,
         public ?int $stations,
         public ?int $links = null,
+        public ?string $together = null,
     ) {
     }
 
     /**
      * @param  int|null  $stations  null for as many as the group needs to work in one turn
      * @param  int|null  $links  of a build-up, how many are done today; null for all
+     * @param  string|null  $together  blocks in a row with the same name here run at the same time, and groups go round them
      *
-     * @throws InvalidPlan If the number of stations is outside 1 to 30, or there are not so many links.
+     * @throws InvalidPlan If the number of stations is outside 1 to 30, there are not so many links, or the name is empty.
      */
-    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations, ?int $links = null): self
+    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations, ?int $links = null, ?string $together = null): self
     {
+        if ($together !== null && preg_match('/\A[A-Za-z0-9-]{1,20}\z/', $together) !== 1) {
+            throw InvalidPlan::because('block.together', 'A round of stations is named with letters, digits and hyphens.');
+        }
         if ($links !== null && ($drill->composition->kind !== 'build-up' || $links < 1 || $links > count($drill->composition->parts))) {
             throw InvalidPlan::because('block.links', $drill->composition->kind === 'build-up' ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts)) : 'Only a build-up has links.');
         }
@@ -40,12 +45,12 @@ final readonly class Block
             throw InvalidPlan::because('block.stations', 'Stations must be between 1 and 30.');
         }
 
-        return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links);
+        return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links, $together);
     }
 
     public function withDose(Dose $dose): self
     {
-        return new self($this->id, $this->kind, $this->minutes, $this->drill, $dose, $this->tempo, $this->stations, $this->links);
+        return new self($this->id, $this->kind, $this->minutes, $this->drill, $dose, $this->tempo, $this->stations, $this->links, $this->together);
     }
 
     /** @throws InvalidPlan If the minutes are outside 0.5 to 60, or the kind is a drill. */

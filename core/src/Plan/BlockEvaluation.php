@@ -15,11 +15,13 @@ final readonly class BlockEvaluation
      * @param  DurationEstimate  $work  the doses of all turns
      * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
      * @param  array<string, Tally>  $touches  player id → touches
-     * @param  float  $longestWaitSeconds  the longest stretch somebody neither works nor serves
+     * @param  array<string, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  list<Segment>  $segments
      * @param  list<string>  $how  how each figure came about, a sentence each
      * @param  list<Warning>  $warnings
      * @param  SetUp|null  $setUp  null where nothing is laid out
+     * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
+     * @param  list<Duty>  $duties
      */
     public function __construct(
         public string $blockId,
@@ -27,24 +29,49 @@ final readonly class BlockEvaluation
         public DurationEstimate $work,
         public array $partSeconds,
         public array $touches,
+        public array $times,
         public int $stations,
         public int $turns,
         public int $markers,
-        public float $longestWaitSeconds,
         public array $segments,
         public array $how,
         public array $warnings,
         public ?SetUp $setUp,
+        public array $groups = [],
+        public array $duties = [],
     ) {
     }
 
-    public function warned(Warning $warning): self
+    public function warned(Warning ...$warnings): self
     {
-        return new self($this->blockId, $this->judged, $this->work, $this->partSeconds, $this->touches, $this->stations, $this->turns, $this->markers, $this->longestWaitSeconds, $this->segments, $this->how, [...$this->warnings, $warning], $this->setUp);
+        return $warnings === [] ? $this : $this->with(warnings: [...$this->warnings, ...array_values($warnings)]);
+    }
+
+    /**
+     * @param  array<string, float>|null  $partSeconds
+     * @param  array<string, PlayerTime>|null  $times
+     * @param  list<Segment>|null  $segments
+     * @param  list<string>|null  $how
+     * @param  list<Warning>|null  $warnings
+     * @param  list<Station>|null  $groups
+     */
+    public function with(?DurationEstimate $judged = null, ?DurationEstimate $work = null, ?array $partSeconds = null, ?array $times = null, ?array $segments = null, ?array $how = null, ?array $warnings = null, ?array $groups = null): self
+    {
+        return new self(
+            $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
+            $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
+            $groups ?? $this->groups, $this->duties,
+        );
     }
 
     public function meanSeconds(): float
     {
         return $this->judged->meanSeconds + $this->work->meanSeconds;
+    }
+
+    /** The longest stretch somebody neither works nor serves. */
+    public function longestWaitSeconds(): float
+    {
+        return max([0.0, ...array_values(array_map(static fn (PlayerTime $time): float => $time->longestWaitSeconds, $this->times))]);
     }
 }

@@ -7,7 +7,10 @@ namespace FleetSparrow\Core\Plan;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\PlaceRole;
+use FleetSparrow\Core\Rotation\PassingQueue;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -18,175 +21,171 @@ final class BlockEvaluator
     private array $laid = [];
 
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
-    public function __construct(private readonly PlanContext $context, private readonly bool $isBrief = false)
+    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly bool $isBrief = false)
     {
     }
 
     /**
      * @param  Layout|null  $before  what still stands on the ground
      * @param  int  $stationsBefore  how many of it
+     * @param  non-empty-list<PlanPlayer>|null  $players  some of those coming; null for all
      */
-    public function evaluate(Block $block, ?Layout $before, int $stationsBefore): BlockEvaluation
+    public function evaluate(Block $block, ?Layout $before, int $stationsBefore, ?array $players = null): BlockEvaluation
     {
         return $block->drill === null || $block->dose === null
             ? $this->minutes($block)
-            : $this->drill($block, $block->drill, $block->dose, $before, $stationsBefore);
+            : $this->drill($block, $block->drill, $block->dose, $before, $stationsBefore, $players ?? $this->context->players);
     }
 
     private function minutes(Block $block): BlockEvaluation
     {
         $seconds = $block->minutes * 60.0;
-        $kind = match ($block->kind) {
-            BlockKind::Water => SegmentKind::Water,
-            BlockKind::Game => SegmentKind::Game,
-            default => SegmentKind::Talk,
-        };
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
 
         return new BlockEvaluation(
             $block->id,
             DurationEstimate::judged($seconds, $this->context->rules->partVariation),
             DurationEstimate::fixed(0.0),
             ['other' => $seconds],
-            array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players), Tally::zero()),
+            array_fill_keys($ids, Tally::zero()),
+            array_fill_keys($ids, new PlayerTime),
             0,
             1,
             0,
-            0.0,
-            [new Segment("{$block->id}-1", $block->id, $kind, $seconds, false)],
+            [new Segment("{$block->id}-1", $block->id, $block->kind->segment(), $seconds, false)],
             [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
             [],
             null,
         );
     }
 
-    private function drill(Block $block, Drill $drill, Dose $dose, ?Layout $before, int $stationsBefore): BlockEvaluation
+    /** @param  non-empty-list<PlanPlayer>  $players */
+    private function drill(Block $block, Drill $drill, Dose $dose, ?Layout $before, int $stationsBefore, array $players): BlockEvaluation
     {
         $rules = $this->context->rules;
-        $organisation = $drill->organisation;
-        $players = $this->context->players;
-        $stations = $block->stations ?? max(1, (int) ceil(count($players) / $organisation->playersPerStation()));
-        $waves = Waves::of($players, $stations, $organisation->workers, $organisation->playerServers);
-        // Fewer players than stations leave stations empty: nothing is laid out for them.
-        $inUse = min($stations, (int) ceil(count($players) / $organisation->playersPerStation()));
+        $stationing = $this->draw->stationing($block, $drill, $players);
+        $turns = $stationing->turns();
+        $queues = self::queues($drill, $block, $stationing);
         $pace = $drill->pace($block->tempo);
-        $paces = [];
-        foreach ($players as $player) {
-            $tries = $player->triesByDrill[$drill->slug] ?? null;
-            $paces[$player->id] = $tries === null ? $pace : $pace->withTries($tries['made'], $tries['missed']);
-        }
+        $paces = self::paces($drill, $pace, $players, $queues);
 
-        $laying = $this->laid[spl_object_id($drill->layout).' '.($before === null ? '' : spl_object_id($before))." {$inUse} {$stationsBefore}"] ??= SetUp::of($drill->layout, $inUse, $before, $stationsBefore);
+        $laying = $this->laid[spl_object_id($drill->layout).' '.($before === null ? '' : spl_object_id($before))." {$stationing->inUse()} {$stationsBefore}"] ??= SetUp::of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
-        $setUp = $laying->touched() * $rules->markerSeconds;
-        $explain = $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds;
-        $changeOver = (count($waves) - 1) * $rules->changeOverSeconds;
+        $plain = ['setUp' => $laying->touched() * $rules->markerSeconds, 'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds];
+        $setUp = $plain['setUp'] * $rules->setUp->factor;
+        $explain = $plain['explain'] * $rules->explain->factor;
+        $changeOver = max(0, count($turns) - 1) * $rules->changeSeconds();
 
         $work = DurationEstimate::fixed(0.0);
         $turnMeans = [];
         $writeSeconds = 0.0;
-        $sets = $dose->sides()->count() * $dose->sets();
-        foreach ($waves as $working) {
-            $turn = $dose->turnTime(array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $working));
-            $turnMeans[] = $turn->meanSeconds;
-            $work = $work->plus($turn);
-            $writeSeconds += self::writeSeconds($drill, $dose, count($working), $sets, $rules);
+        foreach ($turns as $turn) {
+            $time = $dose->turnTime(array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working));
+            $turnMeans[] = $time->meanSeconds;
+            $work = $work->plus($time);
+            $writeSeconds += self::writeSeconds($drill, $dose, count($turn->working), $rules);
         }
+        $judged = DurationEstimate::judged($setUp, $rules->setUp->variation)
+            ->plus(DurationEstimate::judged($explain, $rules->explain->variation))
+            ->plus(DurationEstimate::judged($changeOver, $rules->changeOver->variation))
+            ->plus(DurationEstimate::judged($writeSeconds, $rules->partVariation));
+        $touches = $this->touches($drill, $dose, $paces, $players);
+        $times = BlockTimes::of($drill, $dose, $stationing, $turns, $turnMeans, $queues, $players, $rules->changeSeconds());
 
-        return new BlockEvaluation(
+        $evaluation = new BlockEvaluation(
             $block->id,
-            self::judged([$setUp, $explain, $changeOver, $writeSeconds], $rules->partVariation),
+            $judged,
             $work,
             ['setUp' => $setUp, 'explain' => $explain, 'work' => $work->meanSeconds, 'changeOver' => $changeOver, 'write' => $writeSeconds],
-            $touches = $this->touches($drill, $dose, $paces),
-            $inUse,
-            count($waves),
+            $touches,
+            $times,
+            $stationing->inUse(),
+            count($turns),
             $laying->markers,
-            $wait = self::longestWait($drill, count($players), $stations, $turnMeans, $rules),
-            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, $pace, $rules))->of($waves, $turnMeans, $setUp, $explain),
-            $this->isBrief ? [] : [$laying->sentence($rules->markerSeconds), ...self::how($drill, $dose, $pace, $rules, $known, $waves, $paces)],
-            $this->isBrief ? [] : BlockWarnings::of($drill, $inUse, $this->context, $wait, $turnMeans[0], $stations, $touches),
+            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, $queues === [] ? $pace : array_values($paces)[0], $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
+            $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $paces, $queues),
+            [],
             $laying,
+            $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
+            $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
         );
+
+        return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));
+    }
+
+    /**
+     * The lines of a passing pattern, by player: everybody at a station stands in one.
+     *
+     * @return array<array-key, PassingQueue>
+     */
+    private static function queues(Drill $drill, Block $block, Stationing $stationing): array
+    {
+        if ($drill->organisation->pattern !== Pattern::PassAndFollow) {
+            return [];
+        }
+        $spots = [];
+        foreach ($drill->layout->places() as $place) {
+            if ($place->role === PlaceRole::Worker) {
+                $spots["{$place->at->xMetres} {$place->at->yMetres}"] = true;
+            }
+        }
+        $queues = [];
+        foreach ($stationing->groups as $group) {
+            $queue = PassingQueue::of($group->players(), count($spots), max(1, count($drill->layout->balls())), $drill->pace($block->tempo)->secondsPerRep);
+            foreach ($group->workers as $player) {
+                $queues[$player->id] = $queue;
+            }
+        }
+
+        return $queues;
+    }
+
+    /**
+     * @param  non-empty-list<PlanPlayer>  $players
+     * @param  array<array-key, PassingQueue>  $queues
+     * @return non-empty-array<array-key, Pace>
+     */
+    private static function paces(Drill $drill, Pace $pace, array $players, array $queues): array
+    {
+        $paces = [];
+        foreach ($players as $player) {
+            $tries = $player->triesByDrill[$drill->slug] ?? null;
+            $own = $tries === null ? $pace : $pace->withTries($tries['made'], $tries['missed']);
+            $queue = $queues[$player->id] ?? null;
+            $paces[$player->id] = $queue === null ? $own : $own->withSecondsPerRep($queue->meanGapSeconds());
+        }
+
+        return $paces;
     }
 
     /** Numbers are written in the rest between sets; only what does not fit there, and the last set's, takes extra time. */
-    private static function writeSeconds(Drill $drill, Dose $dose, int $working, int $sets, ClockRules $rules): float
+    private static function writeSeconds(Drill $drill, Dose $dose, int $working, ClockRules $rules): float
     {
         if ($drill->rule === null) {
             return 0.0;
         }
         $once = $working * $rules->writeSeconds;
 
-        return $once + ($sets - 1) * max(0.0, $once - $dose->restSeconds());
-    }
-
-    /** @param  list<float>  $parts seconds of independent judged parts */
-    private static function judged(array $parts, float $variation): DurationEstimate
-    {
-        return array_reduce(
-            $parts,
-            static fn (DurationEstimate $sum, float $seconds): DurationEstimate => $sum->plus(DurationEstimate::judged($seconds, $variation)),
-            DurationEstimate::fixed(0.0),
-        );
+        return $once + ($dose->sides()->count() * $dose->sets() - 1) * max(0.0, $once - $dose->restSeconds());
     }
 
     /**
+     * Who may not work in it touches nothing.
+     *
      * @param  array<array-key, Pace>  $paces
+     * @param  non-empty-list<PlanPlayer>  $players
      * @return array<string, Tally>
      */
-    private function touches(Drill $drill, Dose $dose, array $paces): array
+    private function touches(Drill $drill, Dose $dose, array $paces, array $players): array
     {
         $same = [];
         $touches = [];
-        foreach ($this->context->players as $player) {
+        foreach ($players as $player) {
             $pace = $paces[$player->id];
-            $key = "{$player->strongFoot->value} {$pace->made} {$pace->missed}";
-            $touches[$player->id] = $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot);
+            $key = "{$player->strongFoot->value} {$pace->made} {$pace->missed} {$pace->secondsPerRep}";
+            $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot) : Tally::zero();
         }
 
         return $touches;
-    }
-
-    /**
-     * Players of one group wait while the other groups take their turns; a server does not wait.
-     *
-     * @param  non-empty-list<float>  $turnMeans
-     */
-    private static function longestWait(Drill $drill, int $players, int $stations, array $turnMeans, ClockRules $rules): float
-    {
-        $groups = (int) ceil($players / ($stations * $drill->organisation->playersPerStation()));
-        $swaps = (int) ceil($drill->organisation->playersPerStation() / $drill->organisation->workers);
-
-        return ($groups - 1) * $swaps * (max($turnMeans) + $rules->changeOverSeconds);
-    }
-
-    /**
-     * @param  non-empty-list<non-empty-list<PlanPlayer>>  $waves
-     * @param  array<array-key, Pace>  $paces
-     * @return list<string>
-     */
-    private static function how(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, bool $known, array $waves, array $paces): array
-    {
-        $how = [
-            $known
-                ? sprintf('Explaining: %g s, done in the last three sessions.', $rules->explainKnownSeconds)
-                : sprintf('Explaining: %g s, new or not done lately.', $rules->explainNewSeconds),
-        ];
-        if (count($waves) > 1) {
-            $how[] = sprintf('%d turns, %g s from one to the next.', count($waves), $rules->changeOverSeconds);
-        }
-        $how[] = sprintf('A rep is %.1f s, so touches are estimated, not counted.', $pace->secondsPerRep);
-        if ($dose->kind() === 'quota') {
-            $measured = count(array_filter($paces, static fn (Pace $own): bool => $own->made + $own->missed > 0));
-            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, with the tries of %d of %d players. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $measured, count($paces));
-        }
-        if ($dose->kind() === 'race') {
-            $how[] = 'Each go ends with its slowest worker.';
-        }
-        if ($dose->kind() === 'circuit') {
-            $how[] = 'Items follow each other without stopping: the sum of their times and of the rests between.';
-        }
-
-        return $how;
     }
 }

@@ -11,4 +11,14 @@ enum BlockKind: string
     case Water = 'water';
     case Talk = 'talk';
     case Game = 'game';
+
+    /** The stretch that a block of minutes is. */
+    public function segment(): SegmentKind
+    {
+        return match ($this) {
+            self::Water => SegmentKind::Water,
+            self::Game => SegmentKind::Game,
+            default => SegmentKind::Talk,
+        };
+    }
 }

@@ -33,19 +33,20 @@ final class BlockSegments
     }
 
     /**
-     * @param  non-empty-list<non-empty-list<PlanPlayer>>  $waves
-     * @param  non-empty-list<float>  $turnMeans  seconds of each turn, rests included
+     * @param  list<WorkTurn>  $turns
+     * @param  list<float>  $turnMeans  seconds of each turn, rests included
+     * @param  array{setUp: float, explain: float}  $plain  what set-up and explaining take before the coach's own times are known
      * @return list<Segment>
      */
-    public function of(array $waves, array $turnMeans, float $setUp, float $explain): array
+    public function of(array $turns, array $turnMeans, float $setUp, float $explain, array $plain): array
     {
-        $segments = $setUp > 0.0 ? [$this->segment(SegmentKind::SetUp, $setUp)] : [];
-        $segments[] = $this->segment(SegmentKind::Explain, $explain);
-        foreach ($waves as $i => $working) {
+        $segments = $setUp > 0.0 ? [$this->judged(SegmentKind::SetUp, $setUp, $plain['setUp'])] : [];
+        $segments[] = $this->judged(SegmentKind::Explain, $explain, $plain['explain']);
+        foreach ($turns as $i => $turn) {
             if ($i > 0) {
-                $segments[] = $this->segment(SegmentKind::Change, $this->rules->changeOverSeconds);
+                $segments[] = $this->judged(SegmentKind::Change, $this->rules->changeSeconds(), $this->rules->changeOverSeconds);
             }
-            $segments = [...$segments, ...($this->dose instanceof CircuitDose ? $this->rounds($this->dose, $i + 1, $working) : $this->turn($i + 1, $working, $turnMeans[$i] ?? 0.0))];
+            $segments = [...$segments, ...($this->dose instanceof CircuitDose ? $this->rounds($this->dose, $i + 1, $turn->working) : $this->turn($i + 1, $turn->working, $turnMeans[$i] ?? 0.0))];
         }
 
         return $segments;
@@ -165,6 +166,13 @@ final class BlockSegments
     private static function lefties(array $working): float
     {
         return count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
+    }
+
+    private function judged(SegmentKind $kind, float $seconds, float $plainSeconds): Segment
+    {
+        $this->number++;
+
+        return new Segment("{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, false, plainSeconds: $plainSeconds);
     }
 
     /**

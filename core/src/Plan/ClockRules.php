@@ -4,9 +4,15 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
-/** The judged parts of a block's clock, in seconds: this tool's own starting values. */
+/** The judged parts of a block's clock, in seconds: this tool's own starting values, and how the coach's own times run against them. */
 final readonly class ClockRules
 {
+    public Calibration $setUp;
+
+    public Calibration $explain;
+
+    public Calibration $changeOver;
+
     /**
      * @param  float  $markerSeconds  to touch one marker while setting up
      * @param  float  $explainNewSeconds  a drill the squad has not done in its last three sessions
@@ -24,6 +30,18 @@ final readonly class ClockRules
         public float $writeSeconds = 2.0,
         public float $partVariation = 0.25,
         public float $sharedVariation = 0.1,
+        ?Calibration $setUp = null,
+        ?Calibration $explain = null,
+        ?Calibration $changeOver = null,
     ) {
+        $this->setUp = $setUp ?? Calibration::none($partVariation);
+        $this->explain = $explain ?? Calibration::none($partVariation);
+        $this->changeOver = $changeOver ?? Calibration::none($partVariation);
+    }
+
+    /** Seconds from one turn to the next, as this coach takes them. */
+    public function changeSeconds(): float
+    {
+        return $this->changeOverSeconds * $this->changeOver->factor;
     }
 }

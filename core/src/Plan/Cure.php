@@ -8,7 +8,7 @@ namespace FleetSparrow\Core\Plan;
 final readonly class Cure
 {
     /**
-     * @param  string  $kind  stations, take-out or water
+     * @param  string  $kind  stations, take-out, water or helper
      * @param  string  $words  as written on the press
      * @param  int|null  $stations  how many there are then, for a cure of that kind
      */
@@ -29,5 +29,10 @@ final readonly class Cure
     public static function waterBefore(): self
     {
         return new self('water', 'Water before it', null);
+    }
+
+    public static function helper(): self
+    {
+        return new self('helper', 'A helper is there', null);
     }
 }

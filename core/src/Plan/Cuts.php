@@ -77,7 +77,7 @@ final class Cuts
         [$ground, $stations] = [null, 0];
         $isWarmedUp = false;
         foreach ($blocks as $i => $block) {
-            $grounds[] = ['layout' => $ground, 'stations' => $stations, 'mayGo' => $isWarmedUp && $block->kind !== BlockKind::Water];
+            $grounds[] = ['layout' => $ground, 'stations' => $stations, 'mayGo' => $isWarmedUp && $block->kind !== BlockKind::Water && $block->together === null];
             $isWarmedUp = $isWarmedUp || $block->drill !== null;
             [$ground, $stations] = PlanEvaluator::groundAfter($block, $evaluations[$i], $ground, $stations);
         }
@@ -100,7 +100,8 @@ final class Cuts
 
     private function dose(Block $block, BlockEvaluation $now, string $kind, ?Layout $ground, int $stations): ?Cut
     {
-        $fields = $block->dose === null ? null : self::shorter($block->dose, $kind);
+        // Stations that run at the same time are only shorter together.
+        $fields = $block->dose === null || $block->together !== null ? null : self::shorter($block->dose, $kind);
         if ($block->drill === null || $fields === null) {
             return null;
         }

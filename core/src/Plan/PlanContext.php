@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Caution\HeadingLimit;
+use FleetSparrow\Core\Caution\Weather;
 use FleetSparrow\Core\Exception\InvalidPlan;
 
 /** Everything beside the running order that an evaluation needs. */
@@ -17,26 +18,59 @@ final readonly class PlanContext
      * @param  list<string>  $knownDrills  slugs done in the squad's last three sessions
      * @param  Area|null  $area  null when the squad has not said
      * @param  HeadingLimit|null  $heading  null where no limit is followed
+     * @param  int<0, max>  $helpers  grown-ups beside the coach
      */
-    private function __construct(public array $players, public array $knownDrills, public ClockRules $rules, public KitOwned $kit, public ?Area $area, public ?HeadingLimit $heading)
-    {
+    private function __construct(
+        public array $players,
+        public array $knownDrills,
+        public ClockRules $rules,
+        public KitOwned $kit,
+        public ?Area $area,
+        public ?HeadingLimit $heading,
+        public int $helpers,
+        public SeasonPast $past,
+        public Weather $weather,
+    ) {
     }
 
     /**
      * @param  list<PlanPlayer>  $players
      * @param  list<string>  $knownDrills
      *
-     * @throws InvalidPlan If nobody is coming, or more than 40 are.
+     * @throws InvalidPlan If nobody is coming, more than 40 are, or helpers are outside 0 to 20.
      */
-    public static function of(array $players, array $knownDrills, ClockRules $rules, KitOwned $kit = new KitOwned, ?Area $area = null, ?HeadingLimit $heading = null): self
-    {
+    public static function of(
+        array $players,
+        array $knownDrills,
+        ClockRules $rules,
+        KitOwned $kit = new KitOwned,
+        ?Area $area = null,
+        ?HeadingLimit $heading = null,
+        int $helpers = 0,
+        SeasonPast $past = new SeasonPast,
+        ?Weather $weather = null,
+    ): self {
         if ($players === []) {
             throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
         }
         if (count($players) > self::MOST_PLAYERS) {
             throw InvalidPlan::because('plan.too-many', sprintf('%d players are ticked. One small-group session takes at most %d: split the group.', count($players), self::MOST_PLAYERS));
         }
+        if ($helpers < 0 || $helpers > 20) {
+            throw InvalidPlan::because('plan.helpers', 'Helpers must be between 0 and 20.');
+        }
 
-        return new self($players, $knownDrills, $rules, $kit, $area, $heading);
+        return new self($players, $knownDrills, $rules, $kit, $area, $heading, $helpers, $past, $weather ?? Weather::mild());
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $players  some of those coming: a group at one station of a round */
+    public function withPlayers(array $players): self
+    {
+        return new self($players, $this->knownDrills, $this->rules, $this->kit, $this->area, $this->heading, $this->helpers, $this->past, $this->weather);
+    }
+
+    public function withRules(ClockRules $rules): self
+    {
+        return new self($this->players, $this->knownDrills, $rules, $this->kit, $this->area, $this->heading, $this->helpers, $this->past, $this->weather);
     }
 }

@@ -14,9 +14,6 @@ final class PlanEvaluator
 {
     public const MOST_BLOCKS = 30;
 
-    /** Minutes of work after which there should have been water (default). */
-    private const WATER_MINUTES = 20.0;
-
     /**
      * @param  list<Block>  $blocks
      * @param  float|null  $slotSeconds  the time there is; cuts are proposed where eight in ten such sessions would not fit
@@ -28,31 +25,42 @@ final class PlanEvaluator
         if (count($blocks) > self::MOST_BLOCKS) {
             throw InvalidPlan::because('plan.blocks', 'A session holds at most 30 blocks.');
         }
-        $evaluator = new BlockEvaluator($context);
+        $draw = new GroupDraw($context->past, $context->helpers);
+        $rounds = self::rounds($blocks);
+        $evaluations = self::blocks($rounds, $context, $draw);
         $judged = DurationEstimate::fixed(0.0);
         $work = DurationEstimate::fixed(0.0);
-        $evaluations = [];
-        $touches = array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $context->players), Tally::zero());
-        $ground = null;
-        $stations = 0;
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $context->players);
+        $touches = array_fill_keys($ids, Tally::zero());
+        $times = array_fill_keys($ids, new PlayerTime);
         $dry = 0.0;
-        foreach ($blocks as $block) {
-            $evaluation = $evaluator->evaluate($block, $ground, $stations);
+        $warned = [];
+        foreach ($blocks as $i => $block) {
+            $evaluation = $evaluations[$i];
             $judged = $judged->plus($evaluation->judged);
             $work = $work->plus($evaluation->work);
             foreach ($evaluation->touches as $player => $tally) {
                 $touches[$player] = ($touches[$player] ?? Tally::zero())->plus($tally);
+                $times[$player] = ($times[$player] ?? new PlayerTime)->plus($evaluation->times[$player] ?? new PlayerTime);
             }
-            [$dry, $warning] = self::water($block, $evaluation, $dry);
-            $evaluations[] = $warning === null ? $evaluation : $evaluation->warned($warning);
-            [$ground, $stations] = self::groundAfter($block, $evaluation, $ground, $stations);
+            [$dry, $warning] = self::water($block, $evaluation, $dry, $context->weather->waterMinutes());
+            $warned[] = $warning === null ? $evaluation : $evaluation->warned($warning);
         }
+        $evaluations = $warned;
         $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
-
         $finish = FinishTime::of($total);
-        $cuts = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds ? (new Cuts(new BlockEvaluator($context, isBrief: true)))->of($blocks, $evaluations) : [];
+        $isOver = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds;
 
-        return new PlanEvaluation($evaluations, $total, $finish, $touches, $cuts);
+        return new PlanEvaluation(
+            $evaluations,
+            $total,
+            $finish,
+            $touches,
+            $times,
+            KitList::of(array_map(static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round), self::indices($rounds)), count($context->players)),
+            $isOver ? (new Cuts(new BlockEvaluator($context, $draw, isBrief: true)))->of($blocks, $evaluations) : [],
+            SessionWarnings::of($touches, $context),
+        );
     }
 
     /**
@@ -70,10 +78,70 @@ final class PlanEvaluator
     }
 
     /**
+     * Blocks in a row that run at the same time are one round.
+     *
+     * @param  list<Block>  $blocks
+     * @return list<non-empty-list<Block>>
+     */
+    private static function rounds(array $blocks): array
+    {
+        $rounds = [];
+        $before = null;
+        foreach ($blocks as $block) {
+            if ($block->together !== null && $block->together === $before) {
+                $rounds[count($rounds) - 1][] = $block;
+            } else {
+                $rounds[] = [$block];
+            }
+            $before = $block->together;
+        }
+
+        return $rounds;
+    }
+
+    /**
+     * @param  list<non-empty-list<Block>>  $rounds
+     * @return list<non-empty-list<int>> the places of the blocks in the running order
+     */
+    private static function indices(array $rounds): array
+    {
+        $at = 0;
+        $indices = [];
+        foreach ($rounds as $round) {
+            $indices[] = range($at, $at + count($round) - 1);
+            $at += count($round);
+        }
+
+        return $indices;
+    }
+
+    /**
+     * @param  list<non-empty-list<Block>>  $rounds
+     * @return list<BlockEvaluation>
+     */
+    private static function blocks(array $rounds, PlanContext $context, GroupDraw $draw): array
+    {
+        $evaluator = new BlockEvaluator($context, $draw);
+        $together = new RoundOfStations($context, $draw, $evaluator);
+        $evaluations = [];
+        $ground = null;
+        $stations = 0;
+        foreach ($rounds as $round) {
+            $these = count($round) === 1 ? [$evaluator->evaluate($round[0], $ground, $stations)] : $together->evaluate($round, $ground, $stations);
+            foreach ($round as $i => $block) {
+                [$ground, $stations] = self::groundAfter($block, $these[$i], $ground, $stations);
+            }
+            $evaluations = [...$evaluations, ...$these];
+        }
+
+        return $evaluations;
+    }
+
+    /**
      * @param  float  $dry  seconds of work since the last water
      * @return array{float, Warning|null}
      */
-    private static function water(Block $block, BlockEvaluation $evaluation, float $dry): array
+    private static function water(Block $block, BlockEvaluation $evaluation, float $dry, float $minutes): array
     {
         if ($block->kind === BlockKind::Water) {
             return [0.0, null];
@@ -84,8 +152,8 @@ final class PlanEvaluator
             default => 0.0,
         };
 
-        return $after > self::WATER_MINUTES * 60.0 && $dry > 0.0
-            ? [$after - $dry, new Warning(sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)), Cure::waterBefore())]
+        return $after > $minutes * 60.0 && $dry > 0.0
+            ? [$after - $dry, new Warning(sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)), Cure::waterBefore(), 'water')]
             : [$after, null];
     }
 }

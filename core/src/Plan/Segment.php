@@ -18,6 +18,7 @@ final readonly class Segment
      * @param  int|null  $turn  1, 2 … within the block
      * @param  list<string>  $working  ids of the players at work
      * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
+     * @param  float|null  $plainSeconds  of set-up, explaining and changing over: what it takes before the coach's own times are known
      * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches
      */
     public function __construct(
@@ -33,6 +34,13 @@ final readonly class Segment
         public float $leftTouches = 0.0,
         public float $rightTouches = 0.0,
         public ?string $item = null,
+        public ?float $plainSeconds = null,
     ) {
+    }
+
+    /** The same stretch in another block, where stations are laid out before the first of them begins. */
+    public function renamed(string $id, string $blockId): self
+    {
+        return new self($id, $blockId, $this->kind, $this->seconds, $this->endsByClock, $this->side, $this->set, $this->turn, $this->working, $this->leftTouches, $this->rightTouches, $this->item, $this->plainSeconds);
     }
 }

@@ -47,7 +47,7 @@ final class PerfectMatching
     private function augment(int $root): void
     {
         $n = count($this->neighbours);
-        $this->parent = array_fill(0, $n, -1);
+        $this->parent = array_fill_keys(array_keys($this->neighbours), -1);
         $this->base = range(0, $n - 1);
         $this->isReached = array_fill(0, $n, false);
         $this->isReached[$root] = true;

@@ -85,6 +85,11 @@ final readonly class Tally
         return $this->sum(static fn (string $side, string $surface, string $air): bool => $air === 'a');
     }
 
+    public function contactsOfFor(FootMark $foot, Purpose $purpose): float
+    {
+        return $this->sum(static fn (string $side, string $surface, string $air, string $for): bool => $side === $foot->value && $for === $purpose->value);
+    }
+
     public function contactsFor(Purpose $purpose): float
     {
         return $this->sum(static fn (string $side, string $surface, string $air, string $for): bool => $for === $purpose->value);

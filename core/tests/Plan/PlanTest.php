@@ -29,7 +29,6 @@ use FleetSparrow\Core\Plan\Segment;
 use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Plan\SetUp;
 use FleetSparrow\Core\Plan\Warning;
-use FleetSparrow\Core\Plan\Waves;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
@@ -43,31 +42,6 @@ use Random\Randomizer;
 final class PlanTest extends TestCase
 {
     use TestTrait;
-
-    public function test_turns_follow_the_rule(): void
-    {
-        // The rules' own example: 14 players, seven stations of one worker and one server are two turns, not four.
-        self::assertSame(2, Waves::count(14, 7, 1, 1));
-        self::assertSame(1, Waves::count(14, 14, 1, 0));
-        self::assertSame(5, Waves::count(13, 3, 1, 0));
-        self::assertSame(1, Waves::count(14, 7, 2, 0));
-        self::assertSame(4, Waves::count(14, 4, 1, 1));
-    }
-
-    public function test_everybody_works_exactly_once_and_never_beyond_the_stations(): void
-    {
-        $this->forAll(Generators::choose(1, 40), Generators::choose(1, 12), Generators::choose(1, 4), Generators::choose(0, 3))
-            ->then(function (int $players, int $stations, int $workers, int $servers): void {
-                $turns = Waves::of(self::players($players), $stations, $workers, $servers);
-                $worked = array_map(fn (PlanPlayer $player): string => $player->id, array_merge(...$turns));
-                sort($worked, SORT_NUMERIC);
-                self::assertSame(array_map(strval(...), range(1, $players)), $worked);
-                foreach ($turns as $turn) {
-                    self::assertLessThanOrEqual($stations * $workers, count($turn));
-                }
-                self::assertLessThanOrEqual(Waves::count($players, $stations, $workers, $servers), count($turns));
-            });
-    }
 
     public function test_the_clock_of_one_block_worked_out_by_hand(): void
     {
@@ -164,7 +138,7 @@ final class PlanTest extends TestCase
 
         self::assertSame(2, $evaluation->turns);
         // Three wait while the others work 80 s and change over in 15.
-        self::assertSame(95.0, $evaluation->longestWaitSeconds);
+        self::assertSame(95.0, $evaluation->longestWaitSeconds());
         self::assertSame([['Somebody waits 1:35 and works 1:20.', 'Make it 4 stations']], array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $evaluation->warnings));
         self::assertSame(160.0, $evaluation->partSeconds['work']);
         self::assertSame([], self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 6)], 6)->blocks[0]->warnings);

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Caution;
+
+/**
+ * Whether a session makes a week much fuller than the four before it: the last seven days with the session, against the mean of
+ * the four weeks before; nothing is said until four weeks exist. Caution over 1.5 times (default; the ratio is debated).
+ */
+final class LoadJump
+{
+    public const CAUTION_OVER = 1.5;
+
+    private const WEEKS = 4;
+
+    /**
+     * @param  float  $planned  touches, or strikes, of the session
+     * @param  list<array{daysAgo: int, amount: float}>  $before  earlier sessions, days before this one
+     * @return float|null  this week ÷ the mean of the four before; null until four weeks exist, or when they were empty
+     */
+    public static function ratio(float $planned, array $before): ?float
+    {
+        $weeks = array_fill(0, self::WEEKS + 1, 0.0);
+        $oldest = 0;
+        foreach ($before as $one) {
+            $oldest = max($oldest, $one['daysAgo']);
+            $week = intdiv($one['daysAgo'], 7);
+            if ($one['daysAgo'] >= 0 && $week <= self::WEEKS) {
+                $weeks[$week] += $one['amount'];
+            }
+        }
+        $mean = array_sum(array_slice($weeks, 1)) / self::WEEKS;
+
+        return $oldest < 7 * self::WEEKS || $mean <= 0.0 ? null : ($weeks[0] + $planned) / $mean;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Touch\Purpose;
+use FleetSparrow\Core\Touch\Surface;
+use FleetSparrow\Core\Touch\Tally;
+
+/** What a player who is there may do today. */
+enum Availability: string
+{
+    case Everything = 'everything';
+    case ServesOnly = 'serves-only';
+    case NoStriking = 'no-striking';
+    case NoHeading = 'no-heading';
+
+    /** Whether the player may work in this drill; who may not serves, counts or fetches there. */
+    public function mayWorkIn(Drill $drill): bool
+    {
+        return match ($this) {
+            self::Everything => true,
+            self::ServesOnly => false,
+            self::NoStriking => $drill->family !== Family::Striking && Tally::of($drill->script)->contactsFor(Purpose::Shot) === 0.0,
+            self::NoHeading => Tally::of($drill->script)->contactsWith(Surface::Head) === 0.0,
+        };
+    }
+}

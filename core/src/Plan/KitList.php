@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Drill\Pattern;
+use FleetSparrow\Core\Layout\Equipment;
+use FleetSparrow\Core\Layout\Kit;
+
+/** What a session needs at once, at most: the most of each kind and colour that any block, or round of stations, has on the ground. */
+final readonly class KitList
+{
+    /**
+     * @param  array<string, int>  $markersByColour
+     * @param  array<string, int>  $equipment  `Equipment` value → count
+     * @param  int  $bibs  for the larger of two teams' halves, where players play against each other
+     */
+    private function __construct(public array $markersByColour, public array $equipment, public int $bibs)
+    {
+    }
+
+    /**
+     * @param  list<list<array{Block, BlockEvaluation}>>  $rounds  blocks that are on the ground at the same time
+     */
+    public static function of(array $rounds, int $players): self
+    {
+        [$markers, $equipment, $bibs] = [[], [], 0];
+        foreach ($rounds as $round) {
+            [$here, $things] = [[], []];
+            foreach ($round as [$block, $evaluation]) {
+                if ($block->drill === null) {
+                    continue;
+                }
+                $kit = Kit::of($block->drill->layout, $evaluation->stations);
+                foreach ($kit->markersByColour as $colour => $count) {
+                    $here[$colour] = ($here[$colour] ?? 0) + $count;
+                }
+                foreach ($kit->equipment as $thing => $count) {
+                    $things[$thing] = ($things[$thing] ?? 0) + $count;
+                }
+                // Two sides of a game are told apart by bibs; pairs know each other.
+                $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2 ? max($bibs, (int) ceil($players / 2)) : $bibs;
+            }
+            foreach ($here as $colour => $count) {
+                $markers[$colour] = max($markers[$colour] ?? 0, $count);
+            }
+            foreach ($things as $thing => $count) {
+                $equipment[$thing] = max($equipment[$thing] ?? 0, $count);
+            }
+        }
+        ksort($markers);
+        ksort($equipment);
+
+        return new self($markers, $equipment, $bibs);
+    }
+
+    public function balls(): int
+    {
+        return $this->equipment[Equipment::Ball->value] ?? 0;
+    }
+}

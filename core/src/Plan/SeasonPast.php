@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Rotation\Meetings;
+
+/** What a plan needs of the squad's past: who was with whom, who was in goal or served, and what each player has had lately. */
+final readonly class SeasonPast
+{
+    /**
+     * @param  array<int, list<list<string>>>  $groups  sessions ago → groups that were together
+     * @param  array<string, int>  $keeperTurns  player → times in goal this season
+     * @param  array<string, int>  $serverTurns  player → times serving only this season
+     * @param  array<string, list<array{daysAgo: int, headers: float}>>  $headers  player → sessions with headers, as planned and run
+     * @param  array<string, list<array{daysAgo: int, touches: float, strikes: float}>>  $loads  player → sessions of the last 35 days
+     */
+    public function __construct(public array $groups = [], public array $keeperTurns = [], public array $serverTurns = [], public array $headers = [], public array $loads = [])
+    {
+    }
+
+    public function meetings(): Meetings
+    {
+        return Meetings::of($this->groups);
+    }
+}

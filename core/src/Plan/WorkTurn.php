@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+/** One turn of all stations: who works, and who serves them. Whoever is neither waits. */
+final readonly class WorkTurn
+{
+    /**
+     * @param  non-empty-list<PlanPlayer>  $working
+     * @param  list<PlanPlayer>  $serving
+     */
+    private function __construct(public array $working, public array $serving)
+    {
+    }
+
+    /**
+     * @param  list<Station>  $shift
+     * @param  non-empty-array<int, non-empty-list<PlanPlayer>>  $workingAt  station of the shift → who works there in this turn
+     * @param  int  $servers  how many serve at a station
+     */
+    public static function of(array $shift, array $workingAt, int $servers): self
+    {
+        $serving = [];
+        foreach ($shift as $at => $group) {
+            $working = $workingAt[$at] ?? [];
+            if ($working === []) {
+                // With a server of their own they go on at their own pace while the pairs swap.
+                $serving = $group->isHelped || $group->servers !== [] ? [...$serving, ...$group->workers, ...$group->servers] : $serving;
+
+                continue;
+            }
+            $free = array_filter([...$group->servers, ...$group->workers], static fn (PlanPlayer $one): bool => ! in_array($one, $working, true));
+            $serving = [...$serving, ...array_slice(array_values($free), 0, $servers)];
+        }
+
+        return new self(array_merge(...array_values($workingAt)), $serving);
+    }
+}
