@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\BelongsToClub;
+use FleetSparrow\Core\Plan\Availability;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -12,16 +13,19 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property int $player_id
  * @property bool $coming
+ * @property Availability $may  what the player may do that day
  */
 class Attendance extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['training_session_id', 'player_id', 'coming'];
+    protected $fillable = ['training_session_id', 'player_id', 'coming', 'may'];
+
+    protected $attributes = ['may' => 'everything'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['coming' => 'boolean'];
+        return ['coming' => 'boolean', 'may' => Availability::class];
     }
 }

@@ -22,13 +22,14 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property Tempo|null $tempo
  * @property int|null $stations
  * @property int|null $links  of a build-up, how many are done; null for all
+ * @property string|null $together  blocks in a row with the same name run at the same time
  * @property DrillVersion|null $drillVersion
  */
 class SessionBlock extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations', 'links'];
+    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations', 'links', 'together'];
 
     /** @return array<string, string> */
     protected function casts(): array

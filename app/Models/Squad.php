@@ -34,6 +34,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $markers_owned null when the squad has not said, as for balls and goals
  * @property int|null $balls_owned
  * @property int|null $goals_owned
+ * @property float|null $heat_care_celsius  wet-bulb globe temperature from which a session is run with more water and shade
+ * @property float|null $heat_stop_celsius  from which it is moved
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model
@@ -43,7 +45,7 @@ class Squad extends Model
     /** As the table has them, so that a squad just made answers like one read back. */
     protected $attributes = ['length_unit' => 'yd', 'target_school' => 'own-record', 'ground' => 'grass', 'foot_wording' => 'other', 'heading_profile' => 'the-fa-2020'];
 
-    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned'];
+    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned', 'heat_care_celsius', 'heat_stop_celsius'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -54,6 +56,8 @@ class Squad extends Model
             'ground' => Ground::class,
             'heading_profile' => HeadingProfile::class,
             'season_starts_on' => 'immutable_date',
+            'heat_care_celsius' => 'float',
+            'heat_stop_celsius' => 'float',
         ];
     }
 

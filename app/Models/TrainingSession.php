@@ -19,24 +19,34 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable $starts_at_utc
  * @property int $slot_minutes
  * @property int $version
+ * @property int $helpers  grown-ups beside the coach
+ * @property bool $is_hot  the switch anybody may press
+ * @property float|null $temperature_celsius
+ * @property float|null $humidity_percent
  * @property CarbonImmutable|null $updated_at
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
  * @property Squad $squad
  * @property \Illuminate\Database\Eloquent\Collection<int, SessionBlock> $blocks
  * @property \Illuminate\Database\Eloquent\Collection<int, Attendance> $attendances
+ * @property \Illuminate\Database\Eloquent\Collection<int, PlanOverride> $overrides
  */
 class TrainingSession extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'run_started_at_utc', 'run_finished_at_utc'];
+    protected $attributes = ['helpers' => 0, 'is_hot' => false];
+
+    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return [
             'starts_at_utc' => 'immutable_datetime',
+            'is_hot' => 'boolean',
+            'temperature_celsius' => 'float',
+            'humidity_percent' => 'float',
             'run_started_at_utc' => 'immutable_datetime',
             'run_finished_at_utc' => 'immutable_datetime',
         ];
@@ -52,6 +62,12 @@ class TrainingSession extends Model
     public function blocks(): HasMany
     {
         return $this->hasMany(SessionBlock::class)->orderBy('position');
+    }
+
+    /** @return HasMany<PlanOverride, $this> */
+    public function overrides(): HasMany
+    {
+        return $this->hasMany(PlanOverride::class)->orderBy('id');
     }
 
     /** @return HasMany<Attendance, $this> */

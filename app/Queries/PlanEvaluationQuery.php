@@ -4,65 +4,82 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Attendance;
 use App\Models\DrillVersion;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\Squad;
+use App\Models\TrainingSession;
 use App\Support\PlanDraft;
 use App\Support\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Side;
-use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /** Evaluates a running order for a squad: a fixed number of queries, whatever the number of players. */
 final class PlanEvaluationQuery
 {
-    public function __construct(private readonly SquadHistory $history)
+    public function __construct(private readonly SquadHistory $history, private readonly SquadPastQuery $past)
     {
     }
 
     /**
+     * @param  CalendarDate  $day  of the session: what lies before it is its past
+     * @param  int|null  $coachId  whose own times the judged parts are stretched by
+     *
      * @throws \Illuminate\Validation\ValidationException
      * @throws \FleetSparrow\Core\Exception\CoreException
      */
-    public function evaluate(Squad $squad, PlanDraft $draft): PlanEvaluation
+    public function evaluate(Squad $squad, PlanDraft $draft, CalendarDate $day, ?int $coachId): PlanEvaluation
     {
         $versions = DrillVersion::query()->whereKey($draft->drillVersionIds())->get()->keyBy('id');
         $blocks = $draft->coreBlocks($versions);
+
+        return PlanEvaluator::evaluate($blocks, $this->context($squad, $draft, $blocks, $day, $coachId), $draft->slotMinutes * 60.0);
+    }
+
+    /**
+     * A session as it is kept, with whoever came.
+     *
+     * @throws \FleetSparrow\Core\Exception\CoreException If nobody did, or a drill cannot be read.
+     */
+    public function ofSession(TrainingSession $session, CalendarDate $day): PlanEvaluation
+    {
+        $session->load(['blocks', 'attendances', 'overrides', 'squad.players']);
+        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
+        $coming = $session->squad->players->whereNotIn('id', $missing)->modelKeys();
+
+        return $this->evaluate($session->squad, PlanDraft::ofSession($session, array_values(array_map(intval(...), $coming))), $day, null);
+    }
+
+    /**
+     * @param  list<Block>  $blocks  whose tries the chances of a good one go by
+     *
+     * @throws \FleetSparrow\Core\Exception\CoreException
+     */
+    public function context(Squad $squad, PlanDraft $draft, array $blocks, CalendarDate $day, ?int $coachId): PlanContext
+    {
         $players = Player::query()->where('squad_id', $squad->id)->whereKey($draft->comingPlayerIds)->orderBy('name')->get();
         $tries = $this->quotaTries($squad, $blocks);
 
-        return PlanEvaluator::evaluate($blocks, PlanContext::of(
-            array_values($players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot, $tries[$player->id] ?? []))->all()),
-            $this->history->remember($squad->id, 'known', fn (): array => $this->knownDrills($squad)),
-            new ClockRules,
+        return PlanContext::of(
+            array_values($players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot, $tries[$player->id] ?? [], $draft->availability($player->id)))->all()),
+            $this->past->knownDrills($squad),
+            $this->past->rulesOf($squad, $coachId),
             new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
             $squad->area(),
             $squad->headingLimit(),
-        ), $draft->slotMinutes * 60.0);
-    }
-
-    /** @return list<string> slugs done in the squad's last sessions that were run */
-    private function knownDrills(Squad $squad): array
-    {
-        $lately = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')
-            ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
-
-        /** @var list<string> $slugs */
-        $slugs = DB::table('session_blocks')
-            ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
-            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
-            ->distinct()->pluck('drill_versions.slug')->all();
-
-        return $slugs;
+            $draft->helpers,
+            $this->past->before($squad, $day),
+            $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
+        );
     }
 
     /**

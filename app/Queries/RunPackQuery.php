@@ -8,6 +8,7 @@ use App\Models\Attendance;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Support\PlanDraft;
+use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Side;
 
 final class RunPackQuery
@@ -17,13 +18,13 @@ final class RunPackQuery
     }
 
     /** @throws \FleetSparrow\Core\Exception\CoreException If the session cannot be evaluated, as when nobody is coming. */
-    public function of(TrainingSession $session): RunPack
+    public function of(TrainingSession $session, CalendarDate $day, ?int $coachId): RunPack
     {
-        $session->load(['blocks.drillVersion', 'attendances', 'squad.players']);
+        $session->load(['blocks.drillVersion', 'attendances', 'overrides', 'squad.players']);
         $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
         $players = $session->squad->players->whereNotIn('id', $missing)->values();
         $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
-        $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds));
+        $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds), $day, $coachId);
         $lineKeys = $this->lineKeys($session);
         $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));
         $readings = $this->records->readings($playerIds, $wanted);

@@ -4,32 +4,56 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\Attendance;
 use App\Models\DrillVersion;
+use App\Models\PlanOverride;
 use App\Models\SessionBlock;
 use App\Models\TrainingSession;
+use FleetSparrow\Core\Caution\Weather;
+use FleetSparrow\Core\Caution\WetBulbGlobe;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
-/** A running order in hand, whether from the client or from the database. */
+/** A running order in hand, whether from the client or from the database, with what it goes by. */
 final readonly class PlanDraft
 {
     /**
      * @param  list<array<string, mixed>>  $blocks  as the client writes them
      * @param  list<int>  $comingPlayerIds
+     * @param  int<0, 20>  $helpers  grown-ups beside the coach
+     * @param  array<int, string>  $may  player → what they may do today, where that is not everything
+     * @param  array{isHot: bool, temperatureCelsius: float|null, humidityPercent: float|null}  $heat
+     * @param  list<array{blockId: string|null, code: string, reason: string}>  $overrides
      */
-    public function __construct(public int $slotMinutes, public array $blocks, public array $comingPlayerIds)
-    {
+    public function __construct(
+        public int $slotMinutes,
+        public array $blocks,
+        public array $comingPlayerIds,
+        public int $helpers = 0,
+        public array $may = [],
+        public array $heat = ['isHot' => false, 'temperatureCelsius' => null, 'humidityPercent' => null],
+        public array $overrides = [],
+    ) {
     }
 
     /** @param  list<int>  $comingPlayerIds */
     public static function ofSession(TrainingSession $session, array $comingPlayerIds): self
     {
-        return new self($session->slot_minutes, array_values($session->blocks->map(self::fields(...))->all()), $comingPlayerIds);
+        return new self(
+            $session->slot_minutes,
+            array_values($session->blocks->map(self::fields(...))->all()),
+            $comingPlayerIds,
+            min(20, max(0, $session->helpers)),
+            $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)->mapWithKeys(fn (Attendance $one): array => [$one->player_id => $one->may->value])->all(),
+            ['isHot' => $session->is_hot, 'temperatureCelsius' => $session->temperature_celsius, 'humidityPercent' => $session->humidity_percent],
+            array_values($session->overrides->map(fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason])->all()),
+        );
     }
 
     /** @return list<int> */
@@ -43,6 +67,24 @@ final readonly class PlanDraft
         }
 
         return array_values(array_unique($ids));
+    }
+
+    public function availability(int $playerId): Availability
+    {
+        return Availability::from($this->may[$playerId] ?? Availability::Everything->value);
+    }
+
+    /** @throws CoreException If the temperature or the humidity cannot be. */
+    public function weather(?float $careCelsius, ?float $stopCelsius): Weather
+    {
+        ['isHot' => $isHot, 'temperatureCelsius' => $temperature, 'humidityPercent' => $humidity] = $this->heat;
+
+        return Weather::of(
+            $isHot,
+            $temperature === null || $humidity === null ? null : WetBulbGlobe::celsius($temperature, $humidity),
+            $careCelsius ?? Weather::CARE_CELSIUS,
+            $stopCelsius ?? Weather::STOP_CELSIUS,
+        );
     }
 
     /**
@@ -87,8 +129,9 @@ final readonly class PlanDraft
         }
         $dose = $version->drill()->doseFrom(is_array($fields['dose'] ?? null) ? $fields['dose'] : null);
         $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;
+        $whole = fn (string $field): ?int => is_numeric($fields[$field] ?? null) ? (int) $fields[$field] : null;
 
-        return Block::ofDrill($id, $version->drill(), $dose, $tempo, is_numeric($fields['stations'] ?? null) ? (int) $fields['stations'] : null, is_numeric($fields['links'] ?? null) ? (int) $fields['links'] : null);
+        return Block::ofDrill($id, $version->drill(), $dose, $tempo, $whole('stations'), $whole('links'), is_string($fields['together'] ?? null) ? $fields['together'] : null);
     }
 
     /** @return array<string, mixed> */
@@ -104,6 +147,7 @@ final readonly class PlanDraft
             'tempo' => $block->tempo?->value,
             'stations' => $block->stations,
             'links' => $block->links,
+            'together' => $block->together,
         ];
     }
 }

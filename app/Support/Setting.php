@@ -42,8 +42,8 @@ final readonly class Setting
         return new self($key, $column, $label, $sentence, 'date', [], 'not said', ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'], 'Enter a day such as 2026-08-24.');
     }
 
-    public static function number(string $key, string $column, string $label, string $sentence, int $most, bool $whole = true): self
+    public static function number(string $key, string $column, string $label, string $sentence, int $most, bool $whole = true, string $default = 'not said'): self
     {
-        return new self($key, $column, $label, $sentence, 'number', [], 'not said', ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"], 'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.");
+        return new self($key, $column, $label, $sentence, 'number', [], $default, ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"], 'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.");
     }
 }

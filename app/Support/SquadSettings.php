@@ -39,6 +39,8 @@ final class SquadSettings
                 HeadingProfile::UsSoccer2016->value => 'U.S. Soccer, 2016',
                 HeadingProfile::NoHeading->value => 'no heading at all',
             ], HeadingProfile::TheFa2020->value),
+            Setting::number('heatCareCelsius', 'heat_care_celsius', 'Hot from', 'Wet-bulb globe temperature in °C from which there is more water and shade; your local heat rules come first.', 45, whole: false, default: '25 °C'),
+            Setting::number('heatStopCelsius', 'heat_stop_celsius', 'Too hot from', 'From which a session is moved or called off.', 45, whole: false, default: '30 °C'),
             Setting::number('areaWidth', 'area_width_mm', 'Area, one side', 'The corner you usually have, in the squad\'s unit.', 400, whole: false),
             Setting::number('areaDepth', 'area_depth_mm', 'Area, other side', 'The other side of that corner.', 400, whole: false),
             Setting::number('markersOwned', 'markers_owned', 'Markers owned', 'A plan that needs more says so.', 999),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\Plan\CloseRun;
 use App\Actions\Plan\KeepPlan;
 use App\Actions\Record\TakeMarks;
 use App\Models\Attendance;
@@ -13,10 +14,13 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Queries\PlanEvaluationQuery;
 use App\Support\ClubContext;
 use App\Support\ClubDay;
 use App\Support\PlanDraft;
+use App\Support\SquadHistory;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Side;
 use Illuminate\Database\Seeder;
@@ -61,6 +65,9 @@ class DemoSeeder extends Seeder
     public function __construct(
         private readonly KeepPlan $keepPlan,
         private readonly TakeMarks $takeMarks,
+        private readonly PlanEvaluationQuery $evaluations,
+        private readonly CloseRun $closeRun,
+        private readonly SquadHistory $history,
         private readonly ClubContext $context,
     ) {
     }
@@ -85,6 +92,7 @@ class DemoSeeder extends Seeder
         foreach ($dates['past'] as $i => $date) {
             $session = $this->session($squad, $i, $date, $random);
             $marks = $this->runSession($session, $i, $players, $coach, $random);
+            $this->close($session, ClubDay::of($club), $i, $coach);
             if ($i === count($dates['past']) - 1) {
                 $this->secondLook($marks, $coach, $assistant);
             }
@@ -277,6 +285,29 @@ class DemoSeeder extends Seeder
         ]);
 
         return $marks;
+    }
+
+    /** What the evening leaves behind, with the times this coach takes: quick with markers, long with words, longest with a new drill. */
+    private function close(TrainingSession $session, ClubDay $day, int $number, User $coach): void
+    {
+        $evaluation = $this->evaluations->ofSession($session, $day->on($session->starts_at_utc));
+        $this->closeRun->keep($session, $evaluation);
+        $parts = [];
+        foreach ($evaluation->blocks as $block) {
+            foreach ($block->segments as $segment) {
+                $stretch = match ($segment->kind) {
+                    SegmentKind::SetUp => 0.9 + 0.05 * ($number % 3),
+                    SegmentKind::Explain => 1.3 + 0.1 * ($number % 4),
+                    SegmentKind::Change => 1.1 + 0.05 * ($number % 2),
+                    default => null,
+                };
+                if ($stretch !== null && $segment->plainSeconds > 0.0) {
+                    $parts[] = ['segmentId' => $segment->id, 'part' => $segment->kind->value, 'plannedSeconds' => $segment->plainSeconds, 'actualSeconds' => round($segment->plainSeconds * $stretch, 1)];
+                }
+            }
+        }
+        $this->closeRun->keepTimes($session, $parts, $coach);
+        $this->history->changed($session->squad_id);
     }
 
     /**

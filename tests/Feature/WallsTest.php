@@ -285,7 +285,7 @@ final class WallsTest extends FeatureTestCase
     private function body(string $name): array
     {
         $player = ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null];
-        $settings = ['name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'seasonStartsOn' => null, 'lengthUnit' => 'yd', 'ground' => 'grass', 'targetSchool' => 'own-record', 'footWording' => 'other', 'headingProfile' => 'the-fa-2020', 'areaWidth' => null, 'areaDepth' => null, 'markersOwned' => null, 'ballsOwned' => null, 'bibsOwned' => null, 'goalsOwned' => null];
+        $settings = ['name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'seasonStartsOn' => null, 'lengthUnit' => 'yd', 'ground' => 'grass', 'targetSchool' => 'own-record', 'footWording' => 'other', 'headingProfile' => 'the-fa-2020', 'areaWidth' => null, 'areaDepth' => null, 'heatCareCelsius' => null, 'heatStopCelsius' => null, 'markersOwned' => null, 'ballsOwned' => null, 'bibsOwned' => null, 'goalsOwned' => null];
 
         return match ($name) {
             'PUT api/v1/me/password' => ['currentPassword' => self::PASSWORD, 'password' => 'another-long-one'],

@@ -12,8 +12,11 @@ use App\Models\User;
 use App\Support\AuditTrail;
 use App\Support\PlanDraft;
 use App\Support\SquadHistory;
+use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\Warning;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /** Keeps a running order as the session's next version, with who is coming, and opens its record lines. */
 final class KeepPlan
@@ -22,14 +25,20 @@ final class KeepPlan
     {
     }
 
-    /** @param  array<string, mixed>  $header title, place, starts_at_utc, slot_minutes */
-    public function keep(TrainingSession $session, array $header, PlanDraft $draft, ?User $by): TrainingSession
+    /**
+     * @param  array<string, mixed>  $header title, place, starts_at_utc, slot_minutes
+     * @param  list<array{blockId: string|null, warning: Warning}>  $barred  what a caution forbids in it
+     *
+     * @throws ValidationException If something barred comes without a reason.
+     */
+    public function keep(TrainingSession $session, array $header, PlanDraft $draft, ?User $by, array $barred = []): TrainingSession
     {
+        self::reasons($draft, $barred);
         $versions = DrillVersion::query()->whereKey($draft->drillVersionIds())->get()->keyBy('id');
         $blocks = $draft->coreBlocks($versions);
 
-        return DB::transaction(function () use ($session, $header, $draft, $by, $blocks, $versions): TrainingSession {
-            $session->fill($header);
+        return DB::transaction(function () use ($session, $header, $draft, $by, $barred, $blocks, $versions): TrainingSession {
+            $session->fill($header + ['helpers' => $draft->helpers, 'is_hot' => $draft->heat['isHot'], 'temperature_celsius' => $draft->heat['temperatureCelsius'], 'humidity_percent' => $draft->heat['humidityPercent']]);
             $session->version = $session->exists ? $session->version + 1 : 1;
             $session->save();
             $session->blocks()->delete();
@@ -47,16 +56,71 @@ final class KeepPlan
                     'tempo' => $block->kind === BlockKind::Drill ? $block->tempo : null,
                     'stations' => $block->stations,
                     'links' => $block->links,
+                    'together' => $block->together,
                 ]);
                 if ($block->drill !== null && $block->dose !== null) {
                     $this->openRecordLines->open($block->drill, $block->dose);
                 }
             }
             $this->keepAttendance($session, $draft->comingPlayerIds, $by);
+            $this->keepAvailability($session, $draft);
+            $this->keepOverrides($session, $draft, $barred, $by);
             $this->history->changed($session->squad_id);
 
             return $session->refresh();
         });
+    }
+
+    /** Who may do what today; everything, where nothing else is said. */
+    private function keepAvailability(TrainingSession $session, PlanDraft $draft): void
+    {
+        $session->attendances()->where('may', '!=', Availability::Everything->value)->update(['may' => Availability::Everything->value]);
+        foreach ($draft->may as $playerId => $may) {
+            $session->attendances()->where('player_id', $playerId)->update(['may' => $may]);
+        }
+    }
+
+    /**
+     * What is let stand although it is barred: with the reason, and who said so first. A caution that is gone takes its reason with it.
+     *
+     * @param  list<array{blockId: string|null, warning: Warning}>  $barred
+     *
+     * @throws ValidationException If something barred comes without a reason.
+     */
+    private function keepOverrides(TrainingSession $session, PlanDraft $draft, array $barred, ?User $by): void
+    {
+        $kept = [];
+        foreach (self::reasons($draft, $barred) as ['blockId' => $blockId, 'warning' => $warning, 'reason' => $reason]) {
+            $kept[] = $session->overrides()->firstOrCreate(
+                ['block_key' => $blockId, 'code' => $warning->code, 'reason' => $reason],
+                ['sentence' => mb_substr($warning->sentence, 0, 400), 'overridden_by' => $by?->id],
+            )->getKey();
+        }
+        $session->overrides()->whereKeyNot($kept)->delete();
+    }
+
+    /**
+     * @param  list<array{blockId: string|null, warning: Warning}>  $barred
+     * @return list<array{blockId: string|null, warning: Warning, reason: string}>
+     *
+     * @throws ValidationException
+     */
+    private static function reasons(PlanDraft $draft, array $barred): array
+    {
+        $positions = array_flip(array_map(fn (array $block): string => is_string($block['id'] ?? null) ? $block['id'] : '', $draft->blocks));
+        $reasons = [];
+        $faults = [];
+        foreach ($barred as ['blockId' => $blockId, 'warning' => $warning]) {
+            $given = array_values(array_filter($draft->overrides, fn (array $one): bool => $one['blockId'] === $blockId && $one['code'] === $warning->code));
+            if ($given === []) {
+                $faults[$blockId === null ? 'overrides' : 'blocks.'.($positions[$blockId] ?? 0).'.override'][] = $warning->sentence.' Take it out, or say why it stands.';
+
+                continue;
+            }
+            $reasons[] = ['blockId' => $blockId, 'warning' => $warning, 'reason' => $given[0]['reason']];
+        }
+
+        return $faults === [] ? $reasons : throw ValidationException::withMessages($faults);
     }
 
     /**

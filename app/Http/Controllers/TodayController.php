@@ -37,7 +37,7 @@ class TodayController extends Controller
         return new JsonResponse([
             'today' => $day->today()->iso(),
             'seasonWeek' => $squad->season_starts_on === null ? null : $day->seasonWeek($squad->season_starts_on),
-            'next' => $next === null ? null : SessionResource::of($next, $day) + $this->evaluated($squad, $next, $evaluations),
+            'next' => $next === null ? null : SessionResource::of($next, $day) + $this->evaluated($request, $squad, $next, $evaluations),
             'last' => $last === null ? null : SessionResource::summary($last, $day) + ['records' => $query->recordsSetOn($squad, $day->on($last->starts_at_utc))],
             'stale' => $query->stale($squad, $day),
             'upcoming' => $squad->trainingSessions()->whereNull('run_finished_at_utc')->where('starts_at_utc', '>=', now()->subHours(12))->orderBy('starts_at_utc')->limit(6)->get()
@@ -46,10 +46,10 @@ class TodayController extends Controller
     }
 
     /** @return array{evaluation: array<string, mixed>|null, problem: string|null} */
-    private function evaluated(Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
+    private function evaluated(Request $request, Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
     {
         try {
-            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, SessionResource::coming($session)));
+            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, SessionResource::coming($session)), $this->day($request)->on($session->starts_at_utc), $this->user($request)->id);
 
             return ['evaluation' => EvaluationResource::of($evaluation, $session->slot_minutes), 'problem' => null];
         } catch (CoreException $refusal) {

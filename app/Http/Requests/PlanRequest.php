@@ -8,15 +8,21 @@ use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\OpenApi\Shape;
 use App\Rules\BlockShapes;
+use App\Rules\RowsOf;
 use App\Rules\WholeNumbers;
+use App\Support\ClubDay;
 use App\Support\PlanDraft;
+use FleetSparrow\Core\Plan\Availability;
+use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 
 /** A running order as the client holds it: for the preview, and, with title, place and start, for keeping. */
-#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]'])]
-#[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?', 'startsAt' => 'string'], extends: 'PlanDraft')]
+#[Shape('PlayerMay', ['playerId' => 'int', 'may' => "'everything'|'serves-only'|'no-striking'|'no-heading'"])]
+#[Shape('Override', ['blockId' => 'string?', 'code' => 'string', 'reason' => 'string'])]
+#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?', 'overrides?' => 'Override[]'])]
+#[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?'], extends: 'PlanDraft')]
 class PlanRequest extends FormRequest
 {
     public function authorize(): Response
@@ -31,6 +37,12 @@ class PlanRequest extends FormRequest
             'slotMinutes' => ['required', 'integer', 'min:10', 'max:240'],
             'blocks' => ['present', 'array', 'max:30', new BlockShapes],
             'comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers],
+            'helpers' => ['integer', 'min:0', 'max:20'],
+            'may' => ['array', 'max:250', new RowsOf(['playerId' => 'int', 'may' => array_column(Availability::cases(), 'value')])],
+            'isHot' => ['boolean'],
+            'temperatureCelsius' => ['nullable', 'numeric'],
+            'humidityPercent' => ['nullable', 'numeric'],
+            'overrides' => ['array', 'max:60', new RowsOf(['blockId' => 'string?', 'code' => 'string', 'reason' => 'string'])],
         ];
     }
 
@@ -42,6 +54,9 @@ class PlanRequest extends FormRequest
             'startsAt.*' => 'Enter a day and a time.',
             'slotMinutes.*' => 'The slot must be between 10 and 240 minutes.',
             'blocks.max' => 'A session holds at most 30 blocks.',
+            'helpers.*' => 'Helpers must be a whole number from 0 to 20.',
+            'temperatureCelsius.*' => 'Enter the temperature in °C.',
+            'humidityPercent.*' => 'Enter the humidity in per cent.',
             'comingPlayerIds.max' => 'One small-group session takes at most 40 players: split the group.',
         ];
     }
@@ -61,14 +76,39 @@ class PlanRequest extends FormRequest
         $blocks = array_values($this->validated('blocks'));
         /** @var list<int> $coming */
         $coming = array_map(intval(...), array_values($this->validated('comingPlayerIds')));
+        /** @var list<array{playerId: int, may: string}> $may */
+        $may = array_values($this->validated('may', []));
+        /** @var list<array{blockId: string|null, code: string, reason: string}> $overrides */
+        $overrides = array_values($this->validated('overrides', []));
 
-        return new PlanDraft((int) $this->validated('slotMinutes'), $blocks, $coming);
+        return new PlanDraft(
+            (int) $this->validated('slotMinutes'),
+            $blocks,
+            $coming,
+            min(20, max(0, (int) $this->validated('helpers', 0))),
+            array_column(array_filter($may, fn (array $one): bool => $one['may'] !== Availability::Everything->value), 'may', 'playerId'),
+            ['isHot' => (bool) $this->validated('isHot', false), 'temperatureCelsius' => $this->number('temperatureCelsius'), 'humidityPercent' => $this->number('humidityPercent')],
+            $overrides,
+        );
+    }
+
+    /** The session's day; today, for a plan that has none yet. */
+    public function day(): CalendarDate
+    {
+        return $this->filled('startsAt') ? CalendarDate::fromIso(substr($this->string('startsAt')->toString(), 0, 10)) : ClubDay::ofUser($this->user())->today();
+    }
+
+    private function number(string $field): ?float
+    {
+        $value = $this->validated($field);
+
+        return is_numeric($value) ? (float) $value : null;
     }
 
     /** @return array<string, list<mixed>> */
     private function headerRules(): array
     {
-        return $this->is('*/preview') ? [] : [
+        return $this->is('*/preview') ? ['startsAt' => ['nullable', 'date_format:Y-m-d\TH:i']] : [
             'title' => ['required', 'string', 'max:120'],
             'place' => ['nullable', 'string', 'max:120'],
             'startsAt' => ['required', 'date_format:Y-m-d\TH:i'],

@@ -7,8 +7,12 @@ namespace App\Http\Resources;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Plan\BlockEvaluation;
 use FleetSparrow\Core\Plan\Cut;
+use FleetSparrow\Core\Plan\Duty;
 use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Plan\PlayerTime;
 use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Plan\Station;
 use FleetSparrow\Core\Plan\Warning;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
@@ -17,18 +21,22 @@ use FleetSparrow\Core\Touch\Tally;
 #[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]
 #[Shape('Segment', [
     'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'", 'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
-    'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
+    'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number', 'plainSeconds' => 'number?',
 ])]
 #[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
-#[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'", 'words' => 'string', 'stations' => 'int?'])]
-#[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?'])]
+#[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'|'helper'", 'words' => 'string', 'stations' => 'int?'])]
+#[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?', 'code' => 'string', 'isBarred' => 'bool'])]
+#[Shape('StationGroup', ['workers' => 'int[]', 'servers' => 'int[]', 'isHelped' => 'bool'])]
+#[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'"])]
+#[Shape('PlayerShare', ['playerId' => 'int', 'ballSeconds' => 'int', 'servingSeconds' => 'int', 'waitingSeconds' => 'int', 'longestWaitSeconds' => 'int', 'left' => 'int', 'right' => 'int', 'other' => 'int'])]
+#[Shape('KitList', ['markers' => 'int{}', 'equipment' => 'int{}', 'bibs' => 'int'])]
 #[Shape('Cut', ['blockId' => 'string', 'kind' => "'rest'|'set'|'block'", 'words' => 'string', 'freedSeconds' => 'number', 'touchesLost' => 'int', 'dose' => 'Dose?'])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
+    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]', 'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]',
 ])]
 #[Shape('Evaluation', [
-    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]',
+    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]', 'warnings' => 'Warning[]', 'kit' => 'KitList', 'players' => 'PlayerShare[]',
 ])]
 final class EvaluationResource
 {
@@ -51,6 +59,9 @@ final class EvaluationResource
             'touches' => self::meanTouches($evaluation->touches),
             'blocks' => $blocks,
             'cuts' => array_map(fn (Cut $cut): array => ['blockId' => $cut->blockId, 'kind' => $cut->kind, 'words' => $cut->words, 'freedSeconds' => round($cut->freedSeconds), 'touchesLost' => (int) round($cut->touchesLost), 'dose' => $cut->dose?->fields()], $evaluation->cuts),
+            'warnings' => array_map(self::warning(...), $evaluation->warnings),
+            'kit' => ['markers' => (object) $evaluation->kit->markersByColour, 'equipment' => (object) $evaluation->kit->equipment, 'bibs' => $evaluation->kit->bibs],
+            'players' => self::players($evaluation->touches, $evaluation->times),
         ];
     }
 
@@ -70,6 +81,7 @@ final class EvaluationResource
             'working' => array_map(intval(...), $segment->working),
             'leftTouches' => round($segment->leftTouches, 1),
             'rightTouches' => round($segment->rightTouches, 1),
+            'plainSeconds' => $segment->plainSeconds === null ? null : round($segment->plainSeconds, 1),
         ];
     }
 
@@ -84,13 +96,58 @@ final class EvaluationResource
             'stations' => $block->stations,
             'turns' => $block->turns,
             'markers' => $block->markers,
-            'longestWaitSeconds' => round($block->longestWaitSeconds),
+            'longestWaitSeconds' => round($block->longestWaitSeconds()),
             'touches' => self::meanTouches($block->touches),
             'segments' => array_map(self::segment(...), $block->segments),
             'reset' => $block->setUp === null ? null : ['kept' => $block->setUp->kept, 'moved' => $block->setUp->moved(), 'added' => $block->setUp->added(), 'lifted' => $block->setUp->lifted()],
             'how' => $block->how,
-            'warnings' => array_map(fn (Warning $warning): array => ['sentence' => $warning->sentence, 'cure' => $warning->cure === null ? null : get_object_vars($warning->cure)], $block->warnings),
+            'warnings' => array_map(self::warning(...), $block->warnings),
+            'groups' => array_map(fn (Station $group): array => ['workers' => self::ids($group->workers), 'servers' => self::ids($group->servers), 'isHelped' => $group->isHelped], $block->groups),
+            'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
+            'players' => self::players($block->touches, $block->times),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function warning(Warning $warning): array
+    {
+        return ['sentence' => $warning->sentence, 'cure' => $warning->cure === null ? null : get_object_vars($warning->cure), 'code' => $warning->code, 'isBarred' => $warning->isBarred];
+    }
+
+    /**
+     * @param  list<PlanPlayer>  $players
+     * @return list<int>
+     */
+    private static function ids(array $players): array
+    {
+        return array_map(fn (PlanPlayer $player): int => (int) $player->id, $players);
+    }
+
+    /**
+     * @param  array<array-key, Tally>  $touches  player → touches
+     * @param  array<array-key, PlayerTime>  $times  player → how the time is spent
+     * @return list<array<string, int>>
+     */
+    private static function players(array $touches, array $times): array
+    {
+        $shares = [];
+        $read = [];
+        foreach ($touches as $player => $tally) {
+            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()];
+            $time = $times[$player] ?? new PlayerTime;
+            $shares[] = [
+                'playerId' => (int) $player,
+                'ballSeconds' => (int) round($time->ballSeconds),
+                'servingSeconds' => (int) round($time->servingSeconds),
+                'waitingSeconds' => (int) round($time->waitingSeconds),
+                'longestWaitSeconds' => (int) round($time->longestWaitSeconds),
+                'left' => (int) round($left),
+                'right' => (int) round($right),
+                'other' => (int) round($all - $left - $right),
+            ];
+        }
+
+        return $shares;
     }
 
     /**

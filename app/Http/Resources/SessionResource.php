@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Models\Attendance;
+use App\Models\PlanOverride;
 use App\Models\Player;
 use App\Models\TrainingSession;
 use App\OpenApi\Shape;
@@ -12,9 +13,10 @@ use App\Support\ClubDay;
 use App\Support\PlanDraft;
 
 /** A session as the plan view edits it. */
-#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'links?' => 'int?'])]
+#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'links?' => 'int?', 'together?' => 'string?'])]
 #[Shape('SessionSummary', ['id' => 'int', 'squadId' => 'int', 'title' => 'string', 'place' => 'string', 'startsAt' => 'string', 'slotMinutes' => 'int', 'version' => 'int', 'isRun' => 'bool'])]
-#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'players' => 'Player[]', 'olderDrills' => 'Drill[]'], extends: 'SessionSummary')]
+#[Shape('KeptOverride', ['by' => 'string?', 'on' => 'date', 'sentence' => 'string'], extends: 'Override')]
+#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'helpers' => 'int', 'may' => 'PlayerMay[]', 'isHot' => 'bool', 'temperatureCelsius' => 'number?', 'humidityPercent' => 'number?', 'overrides' => 'KeptOverride[]', 'players' => 'Player[]', 'olderDrills' => 'Drill[]'], extends: 'SessionSummary')]
 #[Shape('Attendance', ['comingPlayerIds' => 'int[]'])]
 final class SessionResource
 {
@@ -38,9 +40,17 @@ final class SessionResource
     {
         $coming = self::coming($session);
 
+        $draft = PlanDraft::ofSession($session, $coming);
+
         return self::summary($session, $day) + [
-            'blocks' => PlanDraft::ofSession($session, $coming)->blocks,
+            'blocks' => $draft->blocks,
             'comingPlayerIds' => $coming,
+            'helpers' => $draft->helpers,
+            'may' => array_map(fn (int $player, string $may): array => ['playerId' => $player, 'may' => $may], array_keys($draft->may), $draft->may),
+            'isHot' => $draft->heat['isHot'],
+            'temperatureCelsius' => $draft->heat['temperatureCelsius'],
+            'humidityPercent' => $draft->heat['humidityPercent'],
+            'overrides' => array_values($session->overrides->map(fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason, 'by' => $one->by?->name, 'on' => $day->on($one->created_at ?? $session->starts_at_utc)->iso(), 'sentence' => $one->sentence])->all()),
             'players' => $session->squad->players->map(PlayerResource::of(...))->values()->all(),
             'olderDrills' => self::olderDrills($session),
         ];

@@ -16,6 +16,9 @@ final class SegmentClock
 
     private int $elapsedMs = 0;
 
+    /** @var array<int, int> segment → milliseconds spent in it, pauses left out */
+    private array $spentMs = [];
+
     private int $extraMs = 0;
 
     private int $atMs = 0;
@@ -36,6 +39,29 @@ final class SegmentClock
      */
     public static function at(array $segments, array $presses, int $nowMs): array
     {
+        return self::folded($segments, $presses, $nowMs)->reading();
+    }
+
+    /**
+     * How long each segment has lasted so far, pauses left out; a segment gone back to lasts on.
+     *
+     * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
+     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses
+     * @return list<int> milliseconds
+     */
+    public static function spentMs(array $segments, array $presses, int $nowMs): array
+    {
+        $clock = self::folded($segments, $presses, $nowMs);
+
+        return array_map(static fn (int $index): int => $clock->spentMs[$index] ?? 0, array_keys($segments));
+    }
+
+    /**
+     * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
+     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses
+     */
+    private static function folded(array $segments, array $presses, int $nowMs): self
+    {
         $clock = new self($segments);
         foreach ($presses as $press) {
             if ($press['atMs'] > $nowMs) {
@@ -46,18 +72,23 @@ final class SegmentClock
         }
         $clock->runTo($nowMs);
 
-        return $clock->reading();
+        return $clock;
     }
 
     private function runTo(int $ms): void
     {
         if ($this->started && ! $this->paused) {
-            $this->elapsedMs += max(0, $ms - $this->atMs);
+            $passed = max(0, $ms - $this->atMs);
+            $this->elapsedMs += $passed;
+            $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) + $passed;
         }
         $this->atMs = $ms;
         while ($this->index < count($this->segments) && $this->segments[$this->index]['endsByClock'] && $this->elapsedMs >= $this->lengthMs()) {
             $this->elapsedMs -= $this->lengthMs();
+            // What lies beyond its end belongs to the next.
+            $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) - $this->elapsedMs;
             $this->index++;
+            $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) + $this->elapsedMs;
             $this->extraMs = 0;
         }
     }

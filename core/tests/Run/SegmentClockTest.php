@@ -32,6 +32,13 @@ final class SegmentClockTest extends TestCase
         self::assertSame($expected, SegmentClock::at(self::golden()['segments'], $presses, $nowMs));
     }
 
+    public function test_time_spent_agrees_with_the_golden_cases(): void
+    {
+        foreach (self::golden()['spent'] as $case) {
+            self::assertSame($case['expected'], SegmentClock::spentMs(self::golden()['segments'], $case['presses'], $case['nowMs']), $case['name']);
+        }
+    }
+
     public function test_pausing_loses_and_gains_no_time(): void
     {
         $this->forAll(Generators::choose(1, 29_000), Generators::choose(1, 600_000))->then(function (int $before, int $pause): void {

@@ -19,7 +19,17 @@ export interface ClockReading {
   remainingMs: number;
 }
 
-export function clockAt(segments: ClockSegment[], presses: Press[], nowMs: number): ClockReading {
+export const clockAt = (segments: ClockSegment[], presses: Press[], nowMs: number): ClockReading => folded(segments, presses, nowMs).reading;
+
+/** How long each segment has lasted so far, pauses left out; a segment gone back to lasts on. */
+export const spentMs = (segments: ClockSegment[], presses: Press[], nowMs: number): number[] => folded(segments, presses, nowMs).spent;
+
+function folded(segments: ClockSegment[], presses: Press[], nowMs: number): { reading: ClockReading; spent: number[] } {
+  const spent = segments.map(() => 0);
+  const spend = (ms: number) => {
+    const before = spent[index];
+    if (before !== undefined) spent[index] = before + ms;
+  };
   let index = 0;
   let elapsedMs = 0;
   let extraMs = 0;
@@ -33,11 +43,18 @@ export function clockAt(segments: ClockSegment[], presses: Press[], nowMs: numbe
     extraMs = 0;
   };
   const runTo = (ms: number) => {
-    if (started && !paused) elapsedMs += Math.max(0, ms - atMs);
+    if (started && !paused) {
+      const passed = Math.max(0, ms - atMs);
+      elapsedMs += passed;
+      spend(passed);
+    }
     atMs = ms;
     while (segments[index]?.endsByClock && elapsedMs >= lengthMs()) {
       elapsedMs -= lengthMs();
+      // What lies beyond its end belongs to the next.
+      spend(-elapsedMs);
       index += 1;
+      spend(elapsedMs);
       extraMs = 0;
     }
   };
@@ -53,6 +70,6 @@ export function clockAt(segments: ClockSegment[], presses: Press[], nowMs: numbe
     if (press === 'extend') extraMs += seconds * 1000;
   }
   runTo(nowMs);
-  if (index >= segments.length) return { state: 'over', index: segments.length, elapsedMs: 0, remainingMs: 0 };
-  return { state: !started ? 'ready' : paused ? 'paused' : 'running', index, elapsedMs, remainingMs: lengthMs() - elapsedMs };
+  if (index >= segments.length) return { reading: { state: 'over', index: segments.length, elapsedMs: 0, remainingMs: 0 }, spent };
+  return { reading: { state: !started ? 'ready' : paused ? 'paused' : 'running', index, elapsedMs, remainingMs: lengthMs() - elapsedMs }, spent };
 }

@@ -8,7 +8,10 @@ import { clock, clockTime, day } from '../../shared/lib/format';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { draftOf, planOf } from './draft';
 import { targetsOf } from './targets';
+
+const emptyDraft = { slotMinutes: 60, blocks: [], comingPlayerIds: [], startsAt: '' };
 
 /** The session on paper: what, when, where, with what, what to say, and the numbers to beat. */
 export function SheetPage() {
@@ -18,8 +21,11 @@ export function SheetPage() {
   const drills = useQuery(squadQueries.drills(squadId));
   // Anew each time: paper that is wrong stays wrong.
   const pack = useQuery({ ...runPackQuery(sessionId), staleTime: 0 });
-  const draft = { slotMinutes: session.data?.slotMinutes ?? 60, blocks: session.data?.blocks ?? [], comingPlayerIds: session.data?.comingPlayerIds ?? [] };
-  const worked = useQuery({ ...previewQuery(session.data?.squadId ?? 0, draft), enabled: session.isSuccess, retry: false });
+  const worked = useQuery({
+    ...previewQuery(session.data?.squadId ?? 0, session.data ? draftOf(planOf(session.data)) : emptyDraft),
+    enabled: session.isSuccess,
+    retry: false,
+  });
   const failed = [session, drills, pack, worked].find((one) => one.isError);
   if (failed)
     return (

@@ -45,6 +45,12 @@ describe('what was typed and not kept', () => {
     isRun: false,
     blocks: [],
     comingPlayerIds: [],
+    helpers: 0,
+    may: [],
+    isHot: false,
+    temperatureCelsius: null,
+    humidityPercent: null,
+    overrides: [],
     players: [],
     olderDrills: [],
   };

@@ -3,7 +3,7 @@ import type { Drill, Evaluation, PlanBlock, Session } from '../../shared/api/sch
 import { doseOfKind } from '../../shared/lib/doseWords';
 
 /** The plan in hand: what is typed, and the version it started from. */
-export interface PlanInHand extends PlanDraft, PlanHeader {}
+export interface PlanInHand extends Required<PlanDraft>, PlanHeader {}
 
 export const planOf = (session: Session): PlanInHand => ({
   title: session.title,
@@ -12,6 +12,26 @@ export const planOf = (session: Session): PlanInHand => ({
   slotMinutes: session.slotMinutes,
   blocks: session.blocks,
   comingPlayerIds: session.comingPlayerIds,
+  helpers: session.helpers,
+  may: session.may,
+  isHot: session.isHot,
+  temperatureCelsius: session.temperatureCelsius,
+  humidityPercent: session.humidityPercent,
+  overrides: session.overrides.map(({ blockId, code, reason }) => ({ blockId, code, reason })),
+});
+
+/** What the server needs to work the plan out. */
+export const draftOf = (plan: PlanInHand): PlanDraft => ({
+  slotMinutes: plan.slotMinutes,
+  blocks: plan.blocks,
+  comingPlayerIds: plan.comingPlayerIds,
+  startsAt: plan.startsAt,
+  helpers: plan.helpers,
+  may: plan.may,
+  isHot: plan.isHot,
+  temperatureCelsius: plan.temperatureCelsius,
+  humidityPercent: plan.humidityPercent,
+  overrides: plan.overrides,
 });
 
 const newId = (): string => crypto.randomUUID();
@@ -27,6 +47,7 @@ export const drillBlock = (drill: Drill): PlanBlock => ({
   tempo: 'steady',
   stations: null,
   links: null,
+  together: null,
 });
 
 const minuteTitles = { water: 'Water', talk: 'Recap by question', game: 'Small game' } as const;
@@ -40,6 +61,7 @@ export const minutesBlock = (kind: 'water' | 'talk' | 'game'): PlanBlock => ({
   tempo: null,
   stations: null,
   links: null,
+  together: null,
 });
 
 export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] {
@@ -86,7 +108,7 @@ const keyOf = (sessionId: number): string => `plan-${sessionId}`;
 export function unkept(session: Session): PlanInHand | undefined {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(session.id)) ?? 'null') as { version: number; plan: PlanInHand } | null;
-    return kept?.version === session.version ? kept.plan : undefined;
+    return kept?.version === session.version ? { ...planOf(session), ...kept.plan } : undefined;
   } catch {
     return undefined;
   }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
 import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
-import { planOf, rememberUnkept, unkept, type PlanInHand } from './draft';
+import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from './draft';
 import { useUndo } from './useUndo';
 
 /** A value that follows another after it has rested for a while. */
@@ -27,7 +27,7 @@ export function usePlan(session: Session) {
   const isDirty = JSON.stringify(plan) !== JSON.stringify(planOf(base));
   useEffect(() => rememberUnkept(base.id, base.version, isDirty ? plan : undefined), [base, plan, isDirty]);
 
-  const draft: PlanDraft = { slotMinutes: plan.slotMinutes, blocks: plan.blocks, comingPlayerIds: plan.comingPlayerIds };
+  const draft = draftOf(plan);
   const settled = useSettled(JSON.stringify(draft), 120);
   const preview = useQuery({ ...previewQuery(session.squadId, JSON.parse(settled) as PlanDraft), retry: false });
   const [evaluation, setEvaluation] = useState<Evaluation | undefined>(undefined);

@@ -15,6 +15,7 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   turn: null,
   working: [1],
   leftTouches: 0,
+  plainSeconds: null,
   rightTouches: 0,
   asks: lineKey ? [{ playerId: 1, lineKey }] : [],
 });

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { clockAt, type Press } from '../../kernel/segmentClock';
-import { runPackQuery } from '../../shared/api/queries';
+import { clockAt, spentMs, type Press } from '../../kernel/segmentClock';
+import { runPackQuery, type PartTime } from '../../shared/api/queries';
 import { runPack, type RunPack } from '../../shared/api/schemas';
 import { enterMark, entriesOf, finishRun, keepRunState, keptRunState, type Entry } from '../../shared/lib/outbox';
 
@@ -58,9 +58,22 @@ export function useClock(pack: RunPack, firstPresses: Press[]) {
   }, [sessionId, pack, firstPresses.length]);
   const finish = () => {
     const startedAt = new Date(presses[0]?.atMs ?? Date.now()).toISOString();
-    return finishRun({ sessionId, startedAt, finishedAt: new Date().toISOString() });
+    const now = Date.now();
+    return finishRun({ sessionId, startedAt, finishedAt: new Date(now).toISOString(), parts: partTimes(pack, presses, now) });
   };
   return { reading: clockAt(pack.segments, presses, nowMs), press, finish };
+}
+
+const judged = ['set-up', 'explain', 'change'] as const;
+
+/** How long setting up, explaining and changing over took, beside what they were to take; a stretch never entered says nothing. */
+function partTimes(pack: RunPack, presses: Press[], nowMs: number): PartTime[] {
+  const spent = spentMs(pack.segments, presses, nowMs);
+  return pack.segments.flatMap(({ id, kind, plainSeconds }, i) => {
+    const part = judged.find((one) => one === kind);
+    const ms = spent[i] ?? 0;
+    return part && plainSeconds && ms > 0 ? [{ segmentId: id, part, plannedSeconds: plainSeconds, actualSeconds: ms / 1000 }] : [];
+  });
 }
 
 /** What has been written down in this run, by roll-call key. */

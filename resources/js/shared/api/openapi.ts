@@ -567,7 +567,7 @@ export interface paths {
         };
         /** The run pack: everything a phone needs to run the session by itself. */
         get: operations["getSessionsSessionRun"];
-        /** When the run began and ended, as the device says; said twice, it stays the same. */
+        /** When the run began and ended, as the device says, and how long its judged parts took; said twice, it stays the same. */
         put: operations["putSessionsSessionRun"];
         post?: never;
         delete?: never;
@@ -820,11 +820,19 @@ export interface components {
         MarkResults: {
             results: components["schemas"]["MarkResult"][];
         };
+        PartTime: {
+            segmentId: string;
+            /** @enum {string} */
+            part: "set-up" | "explain" | "change";
+            plannedSeconds: number;
+            actualSeconds: number;
+        };
         RunTimes: {
             /** Format: date-time */
             startedAt: string;
             /** Format: date-time */
             finishedAt?: string | null;
+            parts?: components["schemas"]["PartTime"][];
         };
         TodaySession: components["schemas"]["Session"] & {
             evaluation: components["schemas"]["Evaluation"] | null;
@@ -876,15 +884,31 @@ export interface components {
             isLead: boolean;
             roles: components["schemas"]["SquadRole"][];
         };
+        PlayerMay: {
+            playerId: number;
+            /** @enum {string} */
+            may: "everything" | "serves-only" | "no-striking" | "no-heading";
+        };
+        Override: {
+            blockId: string | null;
+            code: string;
+            reason: string;
+        };
         PlanDraft: {
             slotMinutes: number;
             blocks: components["schemas"]["PlanBlock"][];
             comingPlayerIds: number[];
+            startsAt?: string;
+            helpers?: number;
+            may?: components["schemas"]["PlayerMay"][];
+            isHot?: boolean;
+            temperatureCelsius?: number | null;
+            humidityPercent?: number | null;
+            overrides?: components["schemas"]["Override"][];
         };
         PlanToKeep: components["schemas"]["PlanDraft"] & {
             title: string;
             place?: string | null;
-            startsAt: string;
         };
         PlayerFields: {
             name: string;
@@ -1159,6 +1183,7 @@ export interface components {
             working: number[];
             leftTouches: number;
             rightTouches: number;
+            plainSeconds: number | null;
         };
         Reset: {
             kept: number;
@@ -1168,13 +1193,44 @@ export interface components {
         };
         Cure: {
             /** @enum {string} */
-            kind: "stations" | "take-out" | "water";
+            kind: "stations" | "take-out" | "water" | "helper";
             words: string;
             stations: number | null;
         };
         Warning: {
             sentence: string;
             cure: components["schemas"]["Cure"] | null;
+            code: string;
+            isBarred: boolean;
+        };
+        StationGroup: {
+            workers: number[];
+            servers: number[];
+            isHelped: boolean;
+        };
+        Duty: {
+            playerId: number;
+            /** @enum {string} */
+            kind: "keeper" | "server";
+        };
+        PlayerShare: {
+            playerId: number;
+            ballSeconds: number;
+            servingSeconds: number;
+            waitingSeconds: number;
+            longestWaitSeconds: number;
+            left: number;
+            right: number;
+            other: number;
+        };
+        KitList: {
+            markers: {
+                [key: string]: number;
+            };
+            equipment: {
+                [key: string]: number;
+            };
+            bibs: number;
         };
         Cut: {
             blockId: string;
@@ -1201,6 +1257,9 @@ export interface components {
             segments: components["schemas"]["Segment"][];
             how: string[];
             warnings: components["schemas"]["Warning"][];
+            groups: components["schemas"]["StationGroup"][];
+            duties: components["schemas"]["Duty"][];
+            players: components["schemas"]["PlayerShare"][];
         };
         Evaluation: {
             meanSeconds: number;
@@ -1211,6 +1270,9 @@ export interface components {
             touches: components["schemas"]["Touches"];
             blocks: components["schemas"]["BlockEvaluation"][];
             cuts: components["schemas"]["Cut"][];
+            warnings: components["schemas"]["Warning"][];
+            kit: components["schemas"]["KitList"];
+            players: components["schemas"]["PlayerShare"][];
         };
         LadderRung: {
             drill: string;
@@ -1533,6 +1595,7 @@ export interface components {
             tempo: "learn" | "steady" | "match" | null;
             stations: number | null;
             links?: number | null;
+            together?: string | null;
         };
         SessionSummary: {
             id: number;
@@ -1544,9 +1607,21 @@ export interface components {
             version: number;
             isRun: boolean;
         };
+        KeptOverride: components["schemas"]["Override"] & {
+            by: string | null;
+            /** Format: date */
+            on: string;
+            sentence: string;
+        };
         Session: components["schemas"]["SessionSummary"] & {
             blocks: components["schemas"]["PlanBlock"][];
             comingPlayerIds: number[];
+            helpers: number;
+            may: components["schemas"]["PlayerMay"][];
+            isHot: boolean;
+            temperatureCelsius: number | null;
+            humidityPercent: number | null;
+            overrides: components["schemas"]["KeptOverride"][];
             players: components["schemas"]["Player"][];
             olderDrills: components["schemas"]["Drill"][];
         };
@@ -3058,7 +3133,7 @@ export interface operations {
             };
         };
         responses: {
-            /** @description When the run began and ended, as the device says; said twice, it stays the same. */
+            /** @description When the run began and ended, as the device says, and how long its judged parts took; said twice, it stays the same. */
             200: {
                 headers: {
                     [name: string]: unknown;

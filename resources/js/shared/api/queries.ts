@@ -2,7 +2,21 @@ import { queryOptions } from '@tanstack/react-query';
 import { z } from './zod';
 import { callApi, getJson } from './client';
 import type { components } from './openapi';
-import { drill, evaluation, markResults, me, player, playerPage, runPack, session, squadBoard, today, type PlanBlock } from './schemas';
+import {
+  drill,
+  evaluation,
+  markResults,
+  me,
+  player,
+  playerPage,
+  runPack,
+  session,
+  squadBoard,
+  today,
+  type Availability,
+  type Override,
+  type PlanBlock,
+} from './schemas';
 
 /** Keys go from wide to narrow, so that `['squad', id]` invalidates everything below it. */
 export const meQuery = queryOptions({ queryKey: ['me'], queryFn: ({ signal }) => getJson('/me', me, signal), retry: false });
@@ -34,11 +48,17 @@ export interface PlanDraft {
   slotMinutes: number;
   blocks: PlanBlock[];
   comingPlayerIds: number[];
+  startsAt: string;
+  helpers?: number;
+  may?: { playerId: number; may: Availability }[];
+  isHot?: boolean;
+  temperatureCelsius?: number | null;
+  humidityPercent?: number | null;
+  overrides?: Override[];
 }
 export interface PlanHeader {
   title: string;
   place: string;
-  startsAt: string;
 }
 export const previewQuery = (squadId: number, draft: PlanDraft) =>
   queryOptions({
@@ -53,7 +73,14 @@ export const signOut = () => callApi('/sign-in', z.object({ signedIn: z.boolean(
 export const keepPlan = (sessionId: number, version: number, body: PlanDraft & PlanHeader) =>
   callApi(`/sessions/${sessionId}`, session, { method: 'PUT', body, headers: { 'If-Match': `"${version}"` } });
 export const addSession = (squadId: number, body: PlanDraft & PlanHeader) => callApi(`/squads/${squadId}/sessions`, session, { method: 'POST', body });
-export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string }) =>
+/** How long a judged part of a run was to take before the coach's own times, and took. */
+export interface PartTime {
+  segmentId: string;
+  part: 'set-up' | 'explain' | 'change';
+  plannedSeconds: number;
+  actualSeconds: number;
+}
+export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[] }) =>
   callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
 
 export interface PlayerFields {

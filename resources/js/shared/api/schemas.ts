@@ -150,7 +150,11 @@ export const planBlock = z.object({
   stations: z.number().nullable(),
   /** Of a build-up, how many links are done; null for all. */
   links: z.number().nullable(),
+  /** Blocks in a row with the same name here run at the same time, and groups go round them. */
+  together: z.string().nullable().default(null),
 });
+const override = z.object({ blockId: z.string().nullable(), code: z.string(), reason: z.string() });
+export const availability = z.enum(['everything', 'serves-only', 'no-striking', 'no-heading']);
 export const sessionSummary = z.object({
   id: z.number(),
   squadId: z.number(),
@@ -164,6 +168,15 @@ export const sessionSummary = z.object({
 export const session = sessionSummary.extend({
   blocks: z.array(planBlock),
   comingPlayerIds: z.array(z.number()),
+  /** Grown-ups beside the coach. */
+  helpers: z.number(),
+  /** Who may not do everything today. */
+  may: z.array(z.object({ playerId: z.number(), may: availability })),
+  isHot: z.boolean(),
+  temperatureCelsius: z.number().nullable(),
+  humidityPercent: z.number().nullable(),
+  /** What is let stand although a caution forbids it: why, by whom and when. */
+  overrides: z.array(override.extend({ by: z.string().nullable(), on: z.string(), sentence: z.string() })),
   players: z.array(player),
   /** As they were planned, where the book says something else by now. */
   olderDrills: z.array(drill),
@@ -183,8 +196,27 @@ export const segment = z.object({
   working: z.array(z.number()),
   leftTouches: z.number(),
   rightTouches: z.number(),
+  /** Of set-up, explaining and changing over: what it takes before the coach's own times are known. */
+  plainSeconds: z.number().nullable(),
 });
 const touches = z.object({ left: z.number(), right: z.number(), other: z.number(), bySurface: z.unknown() });
+const warning = z.object({
+  sentence: z.string(),
+  cure: z.object({ kind: z.enum(['stations', 'take-out', 'water', 'helper']), words: z.string(), stations: z.number().nullable() }).nullable(),
+  code: z.string(),
+  /** Forbidden by the profile the squad follows; only with a reason may it stand. */
+  isBarred: z.boolean(),
+});
+const playerShare = z.object({
+  playerId: z.number(),
+  ballSeconds: z.number(),
+  servingSeconds: z.number(),
+  waitingSeconds: z.number(),
+  longestWaitSeconds: z.number(),
+  left: z.number(),
+  right: z.number(),
+  other: z.number(),
+});
 export const blockEvaluation = z.object({
   id: z.string(),
   startSeconds: z.number(),
@@ -198,12 +230,10 @@ export const blockEvaluation = z.object({
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),
-  warnings: z.array(
-    z.object({
-      sentence: z.string(),
-      cure: z.object({ kind: z.enum(['stations', 'take-out', 'water']), words: z.string(), stations: z.number().nullable() }).nullable(),
-    }),
-  ),
+  warnings: z.array(warning),
+  groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
+  duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server']) })),
+  players: z.array(playerShare),
 });
 export const evaluation = z.object({
   meanSeconds: z.number(),
@@ -224,6 +254,9 @@ export const evaluation = z.object({
       dose: dose.nullable(),
     }),
   ),
+  warnings: z.array(warning),
+  kit: z.object({ markers: z.record(z.string(), z.number()), equipment: z.record(z.string(), z.number()), bibs: z.number() }),
+  players: z.array(playerShare),
 });
 
 export const today = z.object({
@@ -306,6 +339,9 @@ export type Drawing = z.infer<typeof drawing>;
 export type PlanBlock = z.infer<typeof planBlock>;
 export type Session = z.infer<typeof session>;
 export type SessionSummary = z.infer<typeof sessionSummary>;
+export type Override = z.infer<typeof override>;
+export type Availability = z.infer<typeof availability>;
+export type Warning = z.infer<typeof warning>;
 export type Segment = z.infer<typeof segment>;
 export type Evaluation = z.infer<typeof evaluation>;
 export type BlockEvaluation = z.infer<typeof blockEvaluation>;

@@ -1,7 +1,7 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRun, sendMarks, type MarkToSend } from '../api/queries';
+import { keepRun, sendMarks, type MarkToSend, type PartTime } from '../api/queries';
 
 /** A number entered on this device, as the roll call shows it; it stays after sending. */
 export interface Entry {
@@ -23,6 +23,8 @@ interface Finish {
   sessionId: number;
   startedAt: string;
   finishedAt: string;
+  /** Absent in what an older version kept. */
+  parts?: PartTime[];
 }
 interface KeptRun {
   sessionId: number;
@@ -150,8 +152,8 @@ export async function finishRun(finish: Finish): Promise<void> {
 }
 
 async function sendFinishes(): Promise<void> {
-  for (const { sessionId, startedAt, finishedAt } of await database.finishes.toArray()) {
-    await keepRun(sessionId, { startedAt, finishedAt });
+  for (const { sessionId, startedAt, finishedAt, parts } of await database.finishes.toArray()) {
+    await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }) });
     await database.finishes.delete(sessionId);
   }
 }

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Squad;
+use App\Support\SquadHistory;
+use FleetSparrow\Core\Plan\Calibration;
+use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Shared\CalendarDate;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
+
+/** What a plan goes by of the squad's past: read once, kept until something is run or written down. */
+final class SquadPastQuery
+{
+    /** Sessions further back weigh under a hundredth of today's. */
+    private const SESSIONS = 40;
+
+    /** A coach's last blocks of each kind that are held against the plan. */
+    private const BLOCKS = 40;
+
+    private const LOAD_DAYS = 35;
+
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
+
+    /** @return list<string> slugs done in the squad's last sessions that were run */
+    public function knownDrills(Squad $squad): array
+    {
+        return $this->history->remember($squad->id, 'known', function () use ($squad): array {
+            $lately = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')
+                ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
+
+            /** @var list<string> $slugs */
+            $slugs = DB::table('session_blocks')
+                ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
+                ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+                ->distinct()->pluck('drill_versions.slug')->all();
+
+            return $slugs;
+        });
+    }
+
+    /** What lies before a day; sessions of the day itself do not count. */
+    public function before(Squad $squad, CalendarDate $day): SeasonPast
+    {
+        $kept = $this->history->remember($squad->id, "past.{$day->iso()}", fn (): array => get_object_vars($this->read($squad, $day)));
+
+        return new SeasonPast(...$kept);
+    }
+
+    /** A coach's own times for setting up, explaining and changing over, in all squads. */
+    public function rulesOf(Squad $squad, ?int $coachId): ClockRules
+    {
+        if ($coachId === null) {
+            return new ClockRules;
+        }
+        /** @var array<string, list<array{float, float}>> $times */
+        $times = $this->history->remember($squad->id, "times.{$coachId}", function () use ($coachId): array {
+            $times = ['set-up' => [], 'explain' => [], 'change' => []];
+            $parts = DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
+                ->orderByDesc('training_session_id')->orderBy('segment_key')->limit(3 * self::BLOCKS)->get(['part', 'planned_seconds', 'actual_seconds']);
+            foreach ($parts as $part) {
+                if (count($times[$part->part] ?? []) < self::BLOCKS) {
+                    $times[$part->part][] = [(float) $part->planned_seconds, (float) $part->actual_seconds];
+                }
+            }
+
+            return $times;
+        });
+
+        return new ClockRules(
+            setUp: Calibration::of($times['set-up'] ?? []),
+            explain: Calibration::of($times['explain'] ?? []),
+            changeOver: Calibration::of($times['change'] ?? []),
+        );
+    }
+
+    private function read(Squad $squad, CalendarDate $day): SeasonPast
+    {
+        [$ago, $daysAgo, $groups, $keepers, $servers, $headers, $loads] = [[], [], [], [], [], [], []];
+        foreach ($this->rows($squad, $day) as $row) {
+            $session = (int) $row->training_session_id;
+            $player = (string) $row->player_id;
+            $ago[$session] ??= count($ago) + 1;
+            $days = $daysAgo[$session] ??= CalendarDate::fromIso(substr((string) $row->starts_at_utc, 0, 10))->daysUntil($day);
+            if ($row->block_key !== null) {
+                $groups[$ago[$session]]["{$row->block_key} {$row->group_number}"][] = $player;
+
+                continue;
+            }
+            $keepers[$player] = ($keepers[$player] ?? 0) + (int) $row->keeper_turns;
+            $servers[$player] = ($servers[$player] ?? 0) + (int) $row->server_turns;
+            if ((float) $row->headers > 0.0) {
+                $headers[$player][] = ['daysAgo' => $days, 'headers' => (float) $row->headers];
+            }
+            if ($days <= self::LOAD_DAYS) {
+                $loads[$player][] = ['daysAgo' => $days, 'touches' => (float) $row->touches, 'strikes' => (float) $row->strikes];
+            }
+        }
+
+        return new SeasonPast(array_map(array_values(...), $groups), $keepers, $servers, $headers, $loads);
+    }
+
+    /**
+     * What each player had in each session, and who was with whom, in one reading: the latest session first.
+     *
+     * @return Collection<int, \stdClass>
+     */
+    private function rows(Squad $squad, CalendarDate $day): Collection
+    {
+        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $day->iso())
+            ->when($squad->season_starts_on, fn ($query, $start) => $query->where('starts_at_utc', '>=', $start->format('Y-m-d')))
+            ->orderByDesc('starts_at_utc')->limit(self::SESSIONS)->select(['id', 'starts_at_utc']);
+        $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
+            ->select(['training_session_id', 'starts_at_utc', 'player_id', 'block_key', 'group_number'])->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
+
+        return DB::table('session_loads')->joinSub($sessions, 'past', 'past.id', '=', 'session_loads.training_session_id')
+            ->select(['training_session_id', 'starts_at_utc', 'player_id'])->selectRaw('null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns')
+            ->unionAll($groups)->orderByDesc('starts_at_utc')->orderByDesc('training_session_id')->orderBy('block_key')->orderBy('player_id')->get();
+    }
+}
