@@ -16,4 +16,14 @@ enum Family: string
     case Juggling = 'juggling';
     case Striking = 'striking';
     case Footwork = 'footwork';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::BallMastery => 'ball mastery',
+            self::FirstTouch => 'first touch',
+            self::OneVersusOne => '1v1 moves',
+            default => $this->value,
+        };
+    }
 }

@@ -48,6 +48,12 @@ final readonly class Block
         return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links, $together);
     }
 
+    /** @param  int<1, max>  $stations */
+    public function withStations(int $stations): self
+    {
+        return new self($this->id, $this->kind, $this->minutes, $this->drill, $this->dose, $this->tempo, $stations, $this->links, $this->together);
+    }
+
     public function withDose(Dose $dose): self
     {
         return new self($this->id, $this->kind, $this->minutes, $this->drill, $dose, $this->tempo, $this->stations, $this->links, $this->together);

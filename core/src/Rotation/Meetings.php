@@ -35,6 +35,12 @@ final class Meetings
         return $meetings;
     }
 
+    /** Whether nobody has met anybody yet. */
+    public function isEmpty(): bool
+    {
+        return $this->pairs === [];
+    }
+
     /** @param  list<string>  $group */
     public function add(array $group, int $sessionsAgo): void
     {

@@ -41,6 +41,9 @@ final class Partners
         if (count($players) < 4) {
             return $players === [] ? [] : [$players];
         }
+        if ($meetings->isEmpty()) {
+            return self::inOrder($players);
+        }
         $partners = new self($players, $meetings);
         $groups = count($players) <= self::EXACT_UP_TO ? $partners->exact() : $partners->large();
         $groups = array_map(static function (array $group): array {
@@ -52,6 +55,19 @@ final class Partners
         usort($groups, static fn (array $a, array $b): int => ($a[0] ?? 0) <=> ($b[0] ?? 0));
 
         return array_map(static fn (array $group): array => array_map(static fn (int $i): string => $players[$i], $group), $groups);
+    }
+
+    /**
+     * Where nobody has met, list order decides alone.
+     *
+     * @param  list<string>  $players
+     * @return list<list<string>>
+     */
+    private static function inOrder(array $players): array
+    {
+        $three = count($players) % 2 === 1 ? [array_slice($players, -3)] : [];
+
+        return [...array_chunk($three === [] ? $players : array_slice($players, 0, -3), 2), ...$three];
     }
 
     /** @return list<list<int>> */

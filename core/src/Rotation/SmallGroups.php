@@ -20,6 +20,9 @@ final class SmallGroups
         }
         // The first groups take the ones left over, so that sizes differ by one at most.
         $room = array_map(static fn (int $i): int => intdiv(count($players), $count) + ($i < count($players) % $count ? 1 : 0), range(0, $count - 1));
+        if ($meetings->isEmpty()) {
+            return self::inOrder($players, $room);
+        }
         $groups = array_fill(0, $count, []);
         foreach ($players as $player) {
             $best = null;
@@ -33,6 +36,25 @@ final class SmallGroups
         }
 
         return self::swapped($groups, $meetings);
+    }
+
+    /**
+     * Where nobody has met, list order decides alone.
+     *
+     * @param  list<string>  $players
+     * @param  list<int>  $sizes
+     * @return list<list<string>>
+     */
+    private static function inOrder(array $players, array $sizes): array
+    {
+        $groups = [];
+        $at = 0;
+        foreach ($sizes as $size) {
+            $groups[] = array_slice($players, $at, $size);
+            $at += $size;
+        }
+
+        return $groups;
     }
 
     /**

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Builder;
+
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Plan\FinishTime;
+use FleetSparrow\Core\Plan\SetUp;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/** What a choice of drills in their order is worth, and how long it takes: the written objective, see `Weights`. */
+final class Objective
+{
+    public const WATER_MINUTES = 2.0;
+
+    public const RECAP_MINUTES = 2.0;
+
+    /** @var array<string, SetUp> */
+    private array $laid = [];
+
+    public function __construct(private readonly Weights $weights, private readonly ClockRules $rules, private readonly float $slotSeconds, private readonly float $waterMinutes, private readonly bool $hasRecap)
+    {
+    }
+
+    /** Nothing chosen yet; the talk at the end is certain. */
+    public function nothing(): Sequence
+    {
+        $judged = $this->hasRecap ? DurationEstimate::judged(self::RECAP_MINUTES * 60.0, $this->rules->partVariation) : DurationEstimate::fixed(0.0);
+
+        return new Sequence([], 0.0, $judged, DurationEstimate::fixed(0.0), [], []);
+    }
+
+    /** @param  list<Option|null>  $options */
+    public function of(array $options): Sequence
+    {
+        return array_reduce($options, $this->with(...), $this->nothing());
+    }
+
+    /** One part more; with water before it where it would be too long without. */
+    public function with(Sequence $so, ?Option $option): Sequence
+    {
+        if ($option === null) {
+            return new Sequence([...$so->options, null], $so->value, $so->judged, $so->work, [...$so->extras, []], $so->waterBefore, $so->ground, $so->stations, $so->layoutKey, $so->drySeconds);
+        }
+        [$judged, $waters, $dry] = [$so->judged, $so->waterBefore, $so->drySeconds];
+        if ($dry > 0.0 && $dry + $option->work->meanSeconds > $this->waterMinutes * 60.0) {
+            $judged = $judged->plus(DurationEstimate::judged(self::WATER_MINUTES * 60.0, $this->rules->partVariation));
+            $waters[] = count($so->options);
+            $dry = 0.0;
+        }
+        $setUp = $this->setUp($option, $so->ground, $so->stations, $so->layoutKey);
+        $seconds = $setUp->touched() * $this->rules->markerSeconds * $this->rules->setUp->factor;
+        $extra = ['variety' => self::variety($option, $so->options), 'sharedLayout' => $so->ground !== null && $setUp->touched() === 0 ? 1.0 : 0.0, 'setUpSeconds' => $seconds];
+
+        return new Sequence(
+            [...$so->options, $option],
+            $so->value + $option->worth + $this->weights->variety * $extra['variety'] + $this->weights->sharedLayout * $extra['sharedLayout'] - $this->weights->setUp * $seconds / $this->slotSeconds,
+            $judged->plus($option->judged)->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)),
+            $so->work->plus($option->work),
+            [...$so->extras, $extra],
+            $waters,
+            $option->drill->layout,
+            $option->stations,
+            $option->layoutKey,
+            $dry + $option->work->meanSeconds,
+        );
+    }
+
+    /** Whether eight in ten such sessions end within the slot. */
+    public function fits(Sequence $sequence): bool
+    {
+        if ($sequence->judged->meanSeconds + $sequence->work->meanSeconds > $this->slotSeconds) {
+            return false;
+        }
+        $total = $sequence->judged->withSharedFactor($this->rules->sharedVariation)->plus($sequence->work);
+
+        // A lean to late ends brings the eight-in-ten time nearer than a normal distribution has it, so most need no more than this.
+        return $total->third >= 0.0 && $total->meanSeconds + 0.8417 * $total->standardDeviationSeconds() <= $this->slotSeconds
+            || FinishTime::of($total)->secondsReachedBy(0.8) <= $this->slotSeconds;
+    }
+
+    /** In which of so many steps of the slot it ends on average. */
+    public function lengthOf(Sequence $sequence, int $steps): int
+    {
+        return (int) floor($steps * ($sequence->judged->meanSeconds + $sequence->work->meanSeconds) / $this->slotSeconds);
+    }
+
+    private function setUp(Option $option, ?Layout $before, int $stations, string $key): SetUp
+    {
+        return $this->laid["{$option->layoutKey} {$option->stations} {$key} {$stations}"] ??= SetUp::of($option->drill->layout, $option->stations, $before, $stations);
+    }
+
+    /**
+     * Full where neither the script nor the kind of dose came before; half where one of them did.
+     *
+     * @param  list<Option|null>  $seen
+     */
+    private static function variety(Option $option, array $seen): float
+    {
+        [$script, $dose] = [1.0, 1.0];
+        foreach (array_filter($seen) as $one) {
+            $script = $one->scriptText === $option->scriptText ? 0.0 : $script;
+            $dose = $one->doseKind === $option->doseKind ? 0.0 : $dose;
+        }
+
+        return ($script + $dose) / 2.0;
+    }
+}

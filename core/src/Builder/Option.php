@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Builder;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/** A drill with a dose and stations, as one part of a session, and what it is worth there by itself. */
+final readonly class Option
+{
+    /**
+     * @param  int<1, max>  $stations
+     * @param  DurationEstimate  $judged  explaining, change-overs and writing down; set-up depends on what stood before
+     * @param  float  $ballSeconds  of a player on average, as for waiting
+     * @param  array<string, float>  $terms  term → value, 0 to 1
+     * @param  float  $worth  Σ weight × value of the terms, ball time and waiting included
+     * @param  string  $layoutKey  the same for layouts that lie alike
+     * @param  string  $scriptText  canonical
+     */
+    public function __construct(
+        public Drill $drill,
+        public Dose $dose,
+        public int $stations,
+        public DurationEstimate $judged,
+        public DurationEstimate $work,
+        public float $ballSeconds,
+        public float $waitingSeconds,
+        public array $terms,
+        public float $worth,
+        public string $layoutKey,
+        public string $scriptText,
+        public string $doseKind,
+    ) {
+    }
+}

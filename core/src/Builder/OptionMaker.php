@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Builder;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockEvaluation;
+use FleetSparrow\Core\Plan\BlockEvaluator;
+use FleetSparrow\Core\Plan\GroupDraw;
+use FleetSparrow\Core\Plan\PlayerTime;
+use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Touch\FootMark;
+
+/** Works out what each drill would be worth in each part of the session: one look at every drill, whatever is combined later. */
+final class OptionMaker
+{
+    /** Days after which a family or a drill counts as not met at all (default). */
+    private const STALE_DAYS = 21;
+
+    /** A drill done in the last two weeks is half repeated. */
+    private const LATELY_DAYS = 14;
+
+    /** What an even share of touches is worth where nobody lags, of what it is worth where somebody does. */
+    private const BOTH_FEET = 0.4;
+
+    private const NEW_DOSE = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'];
+
+    /** @var array<string, BlockEvaluation> slug and dose → what it comes to on empty ground */
+    private array $worked = [];
+
+    public function __construct(private readonly BuildRequest $request, private readonly Family $theme, private readonly Weights $weights, private readonly Limits $limits)
+    {
+    }
+
+    /** The drill with its own dose; null when it cannot be laid out. */
+    public function own(Phase $phase, Drill $drill): ?Option
+    {
+        return $this->option($phase, $drill, $this->dose($drill, $this->ownFields($drill)) ?? DoseFactory::fromFields(self::NEW_DOSE));
+    }
+
+    /** @return list<Option> the same with other numbers of sets: one fewer, one more, two more */
+    public function variants(Phase $phase, Option $own): array
+    {
+        $fields = $own->dose->fields();
+        $variants = [];
+        foreach (is_int($fields['sets'] ?? null) ? [$fields['sets'] - 1, $fields['sets'] + 1, $fields['sets'] + 2] : [] as $sets) {
+            $dose = $sets < 1 ? null : $this->dose($own->drill, ['sets' => $sets] + $fields);
+            $variant = $dose === null ? null : $this->option($phase, $own->drill, $dose);
+            if ($variant !== null) {
+                $variants[] = $variant;
+            }
+        }
+
+        return $variants;
+    }
+
+    private function option(Phase $phase, Drill $drill, Dose $dose): ?Option
+    {
+        $block = Block::ofDrill("{$drill->slug} ".json_encode($dose->fields()), $drill, $dose, $phase->tempo(), null);
+        $worked = $this->worked["{$block->id} {$block->tempo->value}"] ??= $this->evaluate($block);
+        $stations = $this->limits->stations($drill, max(1, $worked->stations));
+        if ($stations === 0) {
+            return null;
+        }
+        if ($stations < $worked->stations) {
+            $worked = $this->worked["{$block->id} {$block->tempo->value} {$stations}"] ??= $this->evaluate($block->withStations($stations));
+        }
+        $terms = $this->terms($phase, $drill, $worked);
+        $players = max(1, count($worked->times));
+        $ball = array_sum(array_map(static fn (PlayerTime $time): float => $time->ballSeconds, $worked->times)) / $players;
+        $waiting = array_sum(array_map(static fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times)) / $players;
+        $slot = $this->request->slotMinutes * 60.0;
+        $worth = $this->weights->ballTime * $ball / $slot - $this->weights->waiting * $waiting / $slot;
+        foreach ($terms as $term => $value) {
+            $worth += $this->weights->of($term) * $value;
+        }
+        $rules = $this->request->context->rules;
+        $judged = DurationEstimate::fixed(0.0);
+        foreach (['explain' => $rules->explain->variation, 'changeOver' => $rules->changeOver->variation, 'write' => $rules->partVariation] as $part => $variation) {
+            $judged = $judged->plus(DurationEstimate::judged($worked->partSeconds[$part] ?? 0.0, $variation));
+        }
+
+        return new Option($drill, $dose, $stations, $judged, $worked->work, $ball, $waiting, $terms, $worth, $drill->layout->kind().json_encode($drill->layout->parameters()), $drill->script->text(), $dose->kind());
+    }
+
+    private function evaluate(Block $block): BlockEvaluation
+    {
+        $context = $this->request->context;
+
+        return (new BlockEvaluator($context, new GroupDraw(new SeasonPast, $context->helpers), isBrief: true))->evaluate($block, null, 0);
+    }
+
+    /** @return array<string, int|float|string> */
+    private function ownFields(Drill $drill): array
+    {
+        $own = $drill->dose?->fields() ?? self::NEW_DOSE;
+
+        return $this->request->wish === Wish::WeakerFoot && in_array($own['sides'] ?? null, ['each', 'left', 'right', 'strong'], true) ? ['sides' => 'weaker'] + $own : $own;
+    }
+
+    /** @param  array<string, int|float|string>  $fields */
+    private function dose(Drill $drill, array $fields): ?Dose
+    {
+        try {
+            return $drill->doseFrom($fields);
+        } catch (CoreException) {
+            return null;
+        }
+    }
+
+    /** @return array<string, float> */
+    private function terms(Phase $phase, Drill $drill, BlockEvaluation $worked): array
+    {
+        $needs = $this->request->needs;
+        $players = max(1, count($this->request->context->players));
+        $daysAgo = $needs->familyDaysAgo[$drill->family->value] ?? null;
+        $drillAgo = $needs->drillDaysAgo[$drill->slug] ?? null;
+
+        return [
+            'stale' => $daysAgo === null ? 1.0 : min(1.0, max(0, $daysAgo) / self::STALE_DAYS),
+            // Asked for alone it is worth its share; otherwise an even share is enough.
+            'foot' => $this->request->wish === Wish::WeakerFoot ? $this->weakerShare($worked) : $this->footNeed() * min(1.0, 2.0 * $this->weakerShare($worked)),
+            'ladder' => min(1.0, ($needs->nextRungs[$drill->slug] ?? 0) / $players),
+            'target' => $phase === Phase::Challenge ? min(1.0, ($needs->records[$drill->slug] ?? 0) / $players) : 0.0,
+            'repeat' => $phase !== Phase::Technique ? 0.0 : match (true) {
+                in_array($drill->slug, $needs->lastTime, true) => 1.0,
+                $drillAgo !== null && $drillAgo <= self::LATELY_DAYS => 0.5,
+                default => 0.0,
+            },
+            'theme' => match (true) {
+                $phase === Phase::Game => $drill->demands->keepsTheme ? 1.0 : 0.3,
+                $drill->family === $this->theme => 1.0,
+                default => 0.0,
+            },
+        ];
+    }
+
+    /** How far the weaker foot lags: full at three touches in ten; where it does not lag, both feet are still liked. */
+    private function footNeed(): float
+    {
+        $share = $this->request->needs->weakerShare;
+
+        return $share === null ? self::BOTH_FEET : min(1.0, max(self::BOTH_FEET, (0.5 - $share) / 0.2));
+    }
+
+    private function weakerShare(BlockEvaluation $worked): float
+    {
+        [$weaker, $all] = [0.0, 0.0];
+        $read = [];
+        foreach ($this->request->context->players as $player) {
+            $tally = $worked->touches[$player->id] ?? null;
+            if ($tally === null || $player->strongFoot === StrongFoot::Both) {
+                continue;
+            }
+            [$left, $right] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)];
+            $weaker += $player->strongFoot === StrongFoot::Right ? $left : $right;
+            $all += $left + $right;
+        }
+
+        return $all > 0.0 ? $weaker / $all : 0.0;
+    }
+}

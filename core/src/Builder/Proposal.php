@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Builder;
+
+use FleetSparrow\Core\Plan\PlanEvaluation;
+
+/** A whole session to take or leave. */
+final readonly class Proposal
+{
+    /**
+     * @param  list<ProposedBlock>  $blocks
+     * @param  float  $worth  of the objective
+     * @param  list<string>  $notes  what a coach should know of it as a whole
+     */
+    public function __construct(public array $blocks, public float $worth, public PlanEvaluation $evaluation, public array $notes)
+    {
+    }
+
+    /** @return list<string> */
+    public function slugs(): array
+    {
+        return array_values(array_filter(array_map(static fn (ProposedBlock $one): ?string => $one->block->drill?->slug, $this->blocks)));
+    }
+}

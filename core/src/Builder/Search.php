@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Builder;
+
+/**
+ * Looks for the choice of greatest worth: part by part with the best few beginnings of each length kept (a beam), then improved by changing one
+ * part, or two, while that helps. Held against trying every choice on small books.
+ */
+final class Search
+{
+    /** Beginnings are compared with those of about their length, in so many steps of the slot. */
+    private const LENGTHS = 24;
+
+    private const OF_EACH_LENGTH = 4;
+
+    /** Of the beginnings kept to the end, so many are improved. */
+    private const IMPROVED = 5;
+
+    /**
+     * @param  array<string, list<Option>>  $options  phase → what may stand there
+     * @param  list<list<string>>  $before  slugs of the proposals made so far: at most half of one's drills may be in a new one
+     * @param  list<string>  $locked  slugs that must be in and do not count as alike
+     */
+    public function __construct(private readonly Objective $objective, private readonly array $options, private readonly array $before = [], private readonly array $locked = [])
+    {
+    }
+
+    /**
+     * @param  non-empty-list<Phase>  $phases
+     * @return Sequence|null null when nothing fits
+     */
+    public function best(array $phases): ?Sequence
+    {
+        $choices = array_map(fn (Phase $phase): array => $this->choices($phase), $phases);
+        $beam = [$this->objective->nothing()];
+        foreach ($choices as $some) {
+            $beam = $this->grown($beam, $some);
+            if ($beam === []) {
+                return null;
+            }
+        }
+        $best = null;
+        foreach (array_slice(array_filter($beam, $this->allowed(...)), 0, self::IMPROVED) as $one) {
+            $improved = $this->improved($one, $choices);
+            $best = $best === null || $improved->value > $best->value ? $improved : $best;
+        }
+
+        return $best;
+    }
+
+    /** @return list<Option|null> */
+    private function choices(Phase $phase): array
+    {
+        $choices = $this->options[$phase->value] ?? [];
+
+        // A part with nothing to choose from is left out, whether it may be or not.
+        return $phase->isOptional() || $choices === [] ? [...$choices, null] : $choices;
+    }
+
+    /**
+     * @param  list<Sequence>  $beam
+     * @param  list<Option|null>  $choices
+     * @return list<Sequence>
+     */
+    private function grown(array $beam, array $choices): array
+    {
+        $grown = [];
+        foreach ($beam as $one) {
+            $slugs = $one->slugs();
+            foreach ($choices as $choice) {
+                if ($choice !== null && in_array($choice->drill->slug, $slugs, true)) {
+                    continue;
+                }
+                $next = $this->objective->with($one, $choice);
+                if ($this->objective->fits($next)) {
+                    $grown[] = $next;
+                }
+            }
+        }
+        usort($grown, static fn (Sequence $a, Sequence $b): int => $b->value <=> $a->value);
+
+        return $this->kept($grown);
+    }
+
+    /**
+     * The best few of each length: what is worth most early may leave no time for the rest, so short beginnings are kept beside long ones.
+     *
+     * @param  list<Sequence>  $grown  the best first
+     * @return list<Sequence> the best first
+     */
+    private function kept(array $grown): array
+    {
+        $counts = [];
+        $kept = [];
+        foreach ($grown as $one) {
+            $length = $this->objective->lengthOf($one, self::LENGTHS);
+            $counts[$length] = ($counts[$length] ?? 0) + 1;
+            if ($counts[$length] <= self::OF_EACH_LENGTH) {
+                $kept[] = $one;
+            }
+        }
+
+        return $kept;
+    }
+
+    /** @param  list<list<Option|null>>  $choices */
+    private function improved(Sequence $sequence, array $choices): Sequence
+    {
+        do {
+            $before = $sequence;
+            foreach ($choices as $place => $some) {
+                $start = $this->objective->of(array_slice($sequence->options, 0, $place));
+                $rest = array_slice($sequence->options, $place + 1);
+                foreach ($some as $choice) {
+                    $next = array_reduce($rest, $this->objective->with(...), $this->objective->with($start, $choice));
+                    if ($next->value > $sequence->value + 1e-9 && $this->isGood($next)) {
+                        $sequence = $next;
+                    }
+                }
+            }
+        } while ($sequence !== $before);
+
+        return $sequence;
+    }
+
+    private function isGood(Sequence $sequence): bool
+    {
+        $slugs = $sequence->slugs();
+
+        return count($slugs) === count(array_unique($slugs)) && $this->allowed($sequence) && $this->objective->fits($sequence);
+    }
+
+    /** Whether it really differs from the proposals before. */
+    private function allowed(Sequence $sequence): bool
+    {
+        $own = array_diff($sequence->slugs(), $this->locked);
+        foreach ($this->before as $other) {
+            if (2 * count(array_intersect($own, $other)) > count($own)) {
+                return false;
+            }
+        }
+
+        return $own !== [] || $this->before === [];
+    }
+}
