@@ -15,6 +15,7 @@ use App\Http\Controllers\DrillTrialController;
 use App\Http\Controllers\EndSignInController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LadderController;
+use App\Http\Controllers\LastTimeController;
 use App\Http\Controllers\LineMarksController;
 use App\Http\Controllers\MarkBatchController;
 use App\Http\Controllers\MoveController;
@@ -24,6 +25,7 @@ use App\Http\Controllers\PersonController;
 use App\Http\Controllers\PlanPreviewController;
 use App\Http\Controllers\PlayerController;
 use App\Http\Controllers\PlayerNoteController;
+use App\Http\Controllers\ProposalsController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
@@ -85,6 +87,7 @@ Route::prefix('api/v1')->group(function (): void {
         Route::delete('squads/{squad}/drills/{slug}', [DrillController::class, 'destroy']);
         Route::put('squads/{squad}/drills/{slug}/sharing', DrillSharingController::class);
         Route::get('squads/{squad}/drills/{slug}/file', [DrillFileController::class, 'show']);
+        Route::get('squads/{squad}/drills/{slug}/last-time', LastTimeController::class);
         Route::post('squads/{squad}/drills/{slug}/score', DrillScoreController::class);
         Route::get('squads/{squad}/drill-search', DrillSearchController::class);
         Route::post('squads/{squad}/drill-trials', DrillTrialController::class);
@@ -93,6 +96,7 @@ Route::prefix('api/v1')->group(function (): void {
         Route::get('squads/{squad}/reset', ResetController::class);
         Route::get('squads/{squad}/today', TodayController::class);
         Route::post('squads/{squad}/preview', PlanPreviewController::class);
+        Route::post('squads/{squad}/proposals', ProposalsController::class);
         Route::post('squads/{squad}/sessions', [TrainingSessionController::class, 'store']);
         Route::post('squads/{squad}/players', [PlayerController::class, 'store']);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\OpenApi;
 
 use App\Exchange\DrillSchema;
+use App\Exchange\PlanSchema;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
 
@@ -18,8 +19,8 @@ final class Description
     /** Format → the shape that makes it. Each file of a format names it and its version first. */
     public const FORMATS = [
         'marks' => 'MarkBatch',
-        'plan' => 'PlanToKeep',
         'evaluation' => 'Evaluation',
+        'proposals' => 'Proposals',
         'run-pack' => 'RunPack',
     ];
 
@@ -35,6 +36,8 @@ final class Description
         }
 
         $files['docs/formats/drill.schema.json'] = self::text(DrillSchema::document());
+        $files['docs/formats/plan.schema.json'] = self::text(PlanSchema::plan());
+        $files['docs/formats/build-request.schema.json'] = self::text(PlanSchema::buildRequest());
 
         return $files;
     }

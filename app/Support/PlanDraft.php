@@ -56,6 +56,12 @@ final readonly class PlanDraft
         );
     }
 
+    /** @param  list<int>  $comingPlayerIds */
+    public function withPlayers(array $comingPlayerIds): self
+    {
+        return new self($this->slotMinutes, $this->blocks, $comingPlayerIds, $this->helpers, $this->may, $this->heat, $this->overrides);
+    }
+
     /** @return list<int> */
     public function drillVersionIds(): array
     {

@@ -58,6 +58,9 @@ return new class extends Migration
             $table->unsignedBigInteger('training_session_id');
             $table->unsignedBigInteger('player_id');
             $table->decimal('touches', 8, 1);
+            // With either foot, and of these with the weaker one.
+            $table->decimal('footed_touches', 8, 1);
+            $table->decimal('weaker_touches', 8, 1);
             $table->decimal('strikes', 7, 1);
             $table->decimal('headers', 6, 1);
             $table->unsignedTinyInteger('keeper_turns')->default(0);

@@ -23,7 +23,7 @@ final class DirectionTest extends TestCase
         'Actions' => ['Models', 'Support', 'Mail'],
         'Queries' => ['Models', 'Support'],
         'Http' => ['Actions', 'Queries', 'Models', 'Support', 'Rules', 'OpenApi', 'Mail', 'Exchange'],
-        'Console' => ['Actions', 'Queries', 'Models', 'Support', 'OpenApi'],
+        'Console' => ['Actions', 'Queries', 'Models', 'Support', 'OpenApi', 'Exchange'],
         'Providers' => ['Models', 'Support'],
     ];
 

@@ -70,6 +70,8 @@ final class ContractTest extends FeatureTestCase
         }
         $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null, 'links' => null]]);
         $answers['evaluation'] = ['POST api/v1/squads/{squad}/preview', $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()];
+        $answers['proposals'] = ['POST api/v1/squads/{squad}/proposals', $this->postJson("/api/v1/squads/{$this->squad->id}/proposals", ['theme' => 'turning', 'slotMinutes' => 30, 'locks' => [['drill' => 'no-such-drill', 'family' => null]], 'comingPlayerIds' => $plan['comingPlayerIds']])->assertOk()];
+        $answers['last-time'] = ['GET api/v1/squads/{squad}/drills/{slug}/last-time', $this->getJson("/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/last-time")->assertOk()];
         $fields = ['name' => 'Wider'] + $this->versionOf('zigzag-in-out')->content;
         $fields['layout']['spacing']['value'] = 5;
         $answers['drill-trial'] = ['POST api/v1/squads/{squad}/drill-trials', $this->postJson("/api/v1/squads/{$this->squad->id}/drill-trials", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertOk()];
@@ -81,7 +83,7 @@ final class ContractTest extends FeatureTestCase
             Contract::assertAnswer($answer, $route);
             Contract::assertSample($answer, $name);
         }
-        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'plan' => $plan, 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json(), 'drill' => ['drills' => array_map(fn (string $slug): array => $this->versionOf($slug)->content, ['zigzag-in-out', 'twelve-windows', 'combo-chest-behind', 'sixteen-passes'])]]);
+        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'proposals' => $answers['proposals'][1]->json(), 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json(), 'drill' => ['drills' => array_map(fn (string $slug): array => $this->versionOf($slug)->content, ['zigzag-in-out', 'twelve-windows', 'combo-chest-behind', 'sixteen-passes'])]]);
     }
 
     /** @return array<string, array{string}> */
@@ -101,7 +103,7 @@ final class ContractTest extends FeatureTestCase
         $newer = clone $example;
         $newer->version = 2;
         self::assertFalse($validator->validate($newer, $schema)->isValid(), 'a newer version');
-        $field = Description::FORMATS[$format] === 'MarkBatch' ? 'marks' : 'blocks';
+        $field = ['marks' => 'marks', 'proposals' => 'proposals'][$format] ?? 'blocks';
         $without = clone $example;
         unset($without->{$field});
         self::assertFalse($validator->validate($without, $schema)->isValid(), "without {$field}");

@@ -78,6 +78,8 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/squads/{squad}/reset' => Ability::View,
         'GET api/v1/squads/{squad}/today' => Ability::View,
         'POST api/v1/squads/{squad}/preview' => Ability::Plan,
+        'POST api/v1/squads/{squad}/proposals' => Ability::Plan,
+        'GET api/v1/squads/{squad}/drills/{slug}/last-time' => Ability::View,
         'POST api/v1/squads/{squad}/sessions' => Ability::Plan,
         'POST api/v1/squads/{squad}/players' => Ability::Plan,
         'GET api/v1/players/{player}' => Ability::View,
@@ -101,8 +103,10 @@ final class WallsTest extends FeatureTestCase
     /** Commands, and what keeps each within its walls. */
     private const COMMANDS = [
         'sparrow:book' => 'the book belongs to no club',
+        'sparrow:build' => 'reads one file and the book',
         'sparrow:club' => 'makes a club of its own',
         'sparrow:demo' => 'makes a club of its own',
+        'sparrow:evaluate' => 'reads one file and the book',
         'sparrow:openapi' => 'reads the code alone',
         'sparrow:rebuild' => 'acts for one club at a time',
     ];

@@ -7,6 +7,8 @@ namespace App\Actions\Plan;
 use App\Models\TrainingSession;
 use App\Models\User;
 use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Purpose;
 use FleetSparrow\Core\Touch\Surface;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +28,7 @@ final class CloseRun
         DB::transaction(function () use ($session, $evaluation, $ids): void {
             DB::table('session_loads')->where('training_session_id', $session->id)->delete();
             DB::table('session_groups')->where('training_session_id', $session->id)->delete();
-            DB::table('session_loads')->insert(self::loads($evaluation, $ids));
+            DB::table('session_loads')->insert(self::loads($session, $evaluation, $ids));
             DB::table('session_groups')->insert(self::groups($evaluation, $ids));
         });
     }
@@ -49,7 +51,7 @@ final class CloseRun
      * @param  array<string, int>  $ids
      * @return list<array<string, mixed>>
      */
-    private static function loads(PlanEvaluation $evaluation, array $ids): array
+    private static function loads(TrainingSession $session, PlanEvaluation $evaluation, array $ids): array
     {
         $duties = ['keeper' => [], 'server' => []];
         foreach ($evaluation->blocks as $block) {
@@ -57,11 +59,20 @@ final class CloseRun
                 $duties[$duty->kind][$duty->playerId] = ($duties[$duty->kind][$duty->playerId] ?? 0) + 1;
             }
         }
+        $strong = $session->squad->players->pluck('strong_foot', 'id');
         $rows = [];
         foreach ($evaluation->touches as $player => $tally) {
+            $foot = $strong->get((int) $player);
+            $weaker = match ($foot) {
+                StrongFoot::Right => FootMark::Left,
+                StrongFoot::Left => FootMark::Right,
+                default => null,
+            };
             $rows[] = $ids + [
                 'player_id' => (int) $player,
                 'touches' => round($tally->contacts(), 1),
+                'footed_touches' => $weaker === null ? 0.0 : round($tally->contactsOf(FootMark::Left) + $tally->contactsOf(FootMark::Right), 1),
+                'weaker_touches' => $weaker === null ? 0.0 : round($tally->contactsOf($weaker), 1),
                 'strikes' => round($tally->contactsFor(Purpose::Shot), 1),
                 'headers' => round($tally->contactsWith(Surface::Head), 1),
                 'keeper_turns' => $duties['keeper'][$player] ?? 0,

@@ -73,7 +73,7 @@ class PlanRequest extends FormRequest
     public function draft(): PlanDraft
     {
         /** @var list<array<string, mixed>> $blocks */
-        $blocks = array_values($this->validated('blocks'));
+        $blocks = array_values($this->validated('blocks', []));
         /** @var list<int> $coming */
         $coming = array_map(intval(...), array_values($this->validated('comingPlayerIds')));
         /** @var list<array{playerId: int, may: string}> $may */

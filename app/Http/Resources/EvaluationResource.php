@@ -4,18 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Exchange\Export\EvaluationJson;
 use App\OpenApi\Shape;
-use FleetSparrow\Core\Plan\BlockEvaluation;
-use FleetSparrow\Core\Plan\Cut;
-use FleetSparrow\Core\Plan\Duty;
 use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Plan\PlayerTime;
 use FleetSparrow\Core\Plan\Segment;
-use FleetSparrow\Core\Plan\Station;
-use FleetSparrow\Core\Plan\Warning;
-use FleetSparrow\Core\Touch\FootMark;
-use FleetSparrow\Core\Touch\Tally;
 
 /** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
 #[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]
@@ -30,10 +22,11 @@ use FleetSparrow\Core\Touch\Tally;
 #[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'"])]
 #[Shape('PlayerShare', ['playerId' => 'int', 'ballSeconds' => 'int', 'servingSeconds' => 'int', 'waitingSeconds' => 'int', 'longestWaitSeconds' => 'int', 'left' => 'int', 'right' => 'int', 'other' => 'int'])]
 #[Shape('KitList', ['markers' => 'int{}', 'equipment' => 'int{}', 'bibs' => 'int'])]
+#[Shape('StationSize', ['width' => 'number', 'depth' => 'number', 'clearance' => 'number'])]
 #[Shape('Cut', ['blockId' => 'string', 'kind' => "'rest'|'set'|'block'", 'words' => 'string', 'freedSeconds' => 'number', 'touchesLost' => 'int', 'dose' => 'Dose?'])]
 #[Shape('BlockEvaluation', [
-    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]', 'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]',
+    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
+    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]', 'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?', 'stationMetres' => 'StationSize?',
 ])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]', 'warnings' => 'Warning[]', 'kit' => 'KitList', 'players' => 'PlayerShare[]',
@@ -43,129 +36,12 @@ final class EvaluationResource
     /** @return array<string, mixed> */
     public static function of(PlanEvaluation $evaluation, int $slotMinutes): array
     {
-        $blocks = [];
-        $start = 0.0;
-        foreach ($evaluation->blocks as $block) {
-            $blocks[] = self::block($block, $start);
-            $start += $block->meanSeconds();
-        }
-
-        return [
-            'meanSeconds' => round($evaluation->total->meanSeconds, 1),
-            'standardDeviationSeconds' => round($evaluation->total->standardDeviationSeconds(), 1),
-            'fiveInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.5)),
-            'eightInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.8)),
-            'chanceInSlot' => round($evaluation->finish->chanceWithin($slotMinutes * 60.0), 3),
-            'touches' => self::meanTouches($evaluation->touches),
-            'blocks' => $blocks,
-            'cuts' => array_map(fn (Cut $cut): array => ['blockId' => $cut->blockId, 'kind' => $cut->kind, 'words' => $cut->words, 'freedSeconds' => round($cut->freedSeconds), 'touchesLost' => (int) round($cut->touchesLost), 'dose' => $cut->dose?->fields()], $evaluation->cuts),
-            'warnings' => array_map(self::warning(...), $evaluation->warnings),
-            'kit' => ['markers' => (object) $evaluation->kit->markersByColour, 'equipment' => (object) $evaluation->kit->equipment, 'bibs' => $evaluation->kit->bibs],
-            'players' => self::players($evaluation->touches, $evaluation->times),
-        ];
+        return EvaluationJson::of($evaluation, $slotMinutes);
     }
 
     /** @return array<string, mixed> */
     public static function segment(Segment $segment): array
     {
-        return [
-            'id' => $segment->id,
-            'blockId' => $segment->blockId,
-            'kind' => $segment->kind->value,
-            'seconds' => round($segment->seconds, 1),
-            'endsByClock' => $segment->endsByClock,
-            'side' => $segment->side,
-            'item' => $segment->item,
-            'set' => $segment->set,
-            'turn' => $segment->turn,
-            'working' => array_map(intval(...), $segment->working),
-            'leftTouches' => round($segment->leftTouches, 1),
-            'rightTouches' => round($segment->rightTouches, 1),
-            'plainSeconds' => $segment->plainSeconds === null ? null : round($segment->plainSeconds, 1),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function block(BlockEvaluation $block, float $start): array
-    {
-        return [
-            'id' => $block->blockId,
-            'startSeconds' => round($start),
-            'meanSeconds' => round($block->meanSeconds()),
-            'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
-            'stations' => $block->stations,
-            'turns' => $block->turns,
-            'markers' => $block->markers,
-            'longestWaitSeconds' => round($block->longestWaitSeconds()),
-            'touches' => self::meanTouches($block->touches),
-            'segments' => array_map(self::segment(...), $block->segments),
-            'reset' => $block->setUp === null ? null : ['kept' => $block->setUp->kept, 'moved' => $block->setUp->moved(), 'added' => $block->setUp->added(), 'lifted' => $block->setUp->lifted()],
-            'how' => $block->how,
-            'warnings' => array_map(self::warning(...), $block->warnings),
-            'groups' => array_map(fn (Station $group): array => ['workers' => self::ids($group->workers), 'servers' => self::ids($group->servers), 'isHelped' => $group->isHelped], $block->groups),
-            'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
-            'players' => self::players($block->touches, $block->times),
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private static function warning(Warning $warning): array
-    {
-        return ['sentence' => $warning->sentence, 'cure' => $warning->cure === null ? null : get_object_vars($warning->cure), 'code' => $warning->code, 'isBarred' => $warning->isBarred];
-    }
-
-    /**
-     * @param  list<PlanPlayer>  $players
-     * @return list<int>
-     */
-    private static function ids(array $players): array
-    {
-        return array_map(fn (PlanPlayer $player): int => (int) $player->id, $players);
-    }
-
-    /**
-     * @param  array<array-key, Tally>  $touches  player → touches
-     * @param  array<array-key, PlayerTime>  $times  player → how the time is spent
-     * @return list<array<string, int>>
-     */
-    private static function players(array $touches, array $times): array
-    {
-        $shares = [];
-        $read = [];
-        foreach ($touches as $player => $tally) {
-            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()];
-            $time = $times[$player] ?? new PlayerTime;
-            $shares[] = [
-                'playerId' => (int) $player,
-                'ballSeconds' => (int) round($time->ballSeconds),
-                'servingSeconds' => (int) round($time->servingSeconds),
-                'waitingSeconds' => (int) round($time->waitingSeconds),
-                'longestWaitSeconds' => (int) round($time->longestWaitSeconds),
-                'left' => (int) round($left),
-                'right' => (int) round($right),
-                'other' => (int) round($all - $left - $right),
-            ];
-        }
-
-        return $shares;
-    }
-
-    /**
-     * @param  array<array-key, Tally>  $byPlayer
-     * @return array{left: int, right: int, other: int, bySurface: array<string, array<string, int>>}
-     */
-    private static function meanTouches(array $byPlayer): array
-    {
-        $sum = array_reduce($byPlayer, fn (Tally $sum, Tally $one): Tally => $sum->plus($one), Tally::zero());
-        $mean = $sum->times($byPlayer === [] ? 0.0 : 1 / count($byPlayer));
-        $left = $mean->contactsOf(FootMark::Left);
-        $right = $mean->contactsOf(FootMark::Right);
-
-        return [
-            'left' => (int) round($left),
-            'right' => (int) round($right),
-            'other' => (int) round($mean->contacts() - $left - $right),
-            'bySurface' => array_map(fn (array $surfaces): array => array_map(fn (float $count): int => (int) round($count), $surfaces), $mean->bySideAndSurface()),
-        ];
+        return EvaluationJson::segment($segment);
     }
 }

@@ -36,7 +36,7 @@ final class OptionMaker
     /** @var array<string, BlockEvaluation> slug and dose → what it comes to on empty ground */
     private array $worked = [];
 
-    public function __construct(private readonly BuildRequest $request, private readonly Family $theme, private readonly Weights $weights, private readonly Limits $limits)
+    public function __construct(private readonly BuildRequest $request, private readonly Family $theme, private readonly Weights $weights, private readonly HardLimits $limits)
     {
     }
 

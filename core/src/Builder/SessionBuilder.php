@@ -12,7 +12,7 @@ use FleetSparrow\Core\Plan\PlanEvaluator;
 
 /**
  * Proposes sessions: warm-up with the ball, technique, technique under more demand, a number to beat, a game, and a talk by
- * question, as is common practice. Limits are limits; what is chosen within them is worth most by the written objective.
+ * question, as is common practice. HardLimits are limits; what is chosen within them is worth most by the written objective.
  */
 final class SessionBuilder
 {
@@ -30,7 +30,7 @@ final class SessionBuilder
     public static function propose(BuildRequest $request): BuildAnswer
     {
         [$request, $refusals] = self::slot($request->shuffled());
-        $limits = new Limits($request);
+        $limits = new HardLimits($request);
         $theme = $request->theme ?? self::neededMost($request, $limits);
         $weights = $request->weights->wishing($request->wish);
         $wishes = (new Wishes($request, $limits, $theme))->resolved(Phase::within($request->slotMinutes * 60.0));
@@ -60,7 +60,7 @@ final class SessionBuilder
     }
 
     /** Of the families there are drills for, the one not met for longest; ladders decide between equals, then the order of the book. */
-    private static function neededMost(BuildRequest $request, Limits $limits): Family
+    private static function neededMost(BuildRequest $request, HardLimits $limits): Family
     {
         $worth = [];
         foreach ($request->book as $drill) {
@@ -76,7 +76,7 @@ final class SessionBuilder
     }
 
     /** @return array<string, list<Option>> phase → what may stand there */
-    private static function options(BuildRequest $request, Family $theme, Weights $weights, Limits $limits, Wishes $wishes): array
+    private static function options(BuildRequest $request, Family $theme, Weights $weights, HardLimits $limits, Wishes $wishes): array
     {
         $maker = new OptionMaker($request, $theme, $weights, $limits);
         $options = [];

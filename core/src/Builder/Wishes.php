@@ -29,7 +29,7 @@ final class Wishes
     /** @var array<string, string> slug → why it cannot be done today */
     private array $why = [];
 
-    public function __construct(private readonly BuildRequest $request, private readonly Limits $limits, private readonly Family $theme)
+    public function __construct(private readonly BuildRequest $request, private readonly HardLimits $limits, private readonly Family $theme)
     {
     }
 

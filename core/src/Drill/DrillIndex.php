@@ -25,6 +25,19 @@ final readonly class DrillIndex
     }
 
     /**
+     * The moves that some drills are made of.
+     *
+     * @param  list<string>  $slugs  of drills; unknown ones bring nothing
+     * @return list<string> slugs of moves
+     */
+    public function movesOf(array $slugs): array
+    {
+        $moves = array_merge([], ...array_map(fn (string $slug): array => isset($this->facts[$slug]) ? $this->facts[$slug]->moves : [], $slugs));
+
+        return array_values(array_unique($moves));
+    }
+
+    /**
      * What fits, best first.
      *
      * @return list<DrillFacts>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -22,6 +23,7 @@ final readonly class BlockEvaluation
      * @param  SetUp|null  $setUp  null where nothing is laid out
      * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
      * @param  list<Duty>  $duties
+     * @param  Layout|null  $layout  of one station
      */
     public function __construct(
         public string $blockId,
@@ -39,6 +41,7 @@ final readonly class BlockEvaluation
         public ?SetUp $setUp,
         public array $groups = [],
         public array $duties = [],
+        public ?Layout $layout = null,
     ) {
     }
 
@@ -60,13 +63,24 @@ final readonly class BlockEvaluation
         return new self(
             $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
             $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
-            $groups ?? $this->groups, $this->duties,
+            $groups ?? $this->groups, $this->duties, $this->layout,
         );
     }
 
     public function meanSeconds(): float
     {
         return $this->judged->meanSeconds + $this->work->meanSeconds;
+    }
+
+    /** When the block is likely to be over by itself, its judged parts sharing the overrun as in a session. */
+    public function finish(float $sharedVariation): FinishTime
+    {
+        return FinishTime::of($this->total($sharedVariation));
+    }
+
+    public function total(float $sharedVariation): DurationEstimate
+    {
+        return $this->judged->withSharedFactor($sharedVariation)->plus($this->work);
     }
 
     /** The longest stretch somebody neither works nor serves. */

@@ -108,6 +108,7 @@ final class BlockEvaluator
             $laying,
             $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
             $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
+            $drill->layout,
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));

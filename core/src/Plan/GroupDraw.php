@@ -25,7 +25,7 @@ final class GroupDraw
     /** @var array<string, list<Duty>> */
     private array $duties = [];
 
-    /** @var array<string, int> */
+    /** @var array<array-key, int> */
     private array $keeperTurns;
 
     /** @param  int<0, max>  $helpers  grown-ups beside the coach */

@@ -69,8 +69,9 @@ final readonly class PlanContext
         return new self($players, $this->knownDrills, $this->rules, $this->kit, $this->area, $this->heading, $this->helpers, $this->past, $this->weather);
     }
 
-    public function withRules(ClockRules $rules): self
+    /** The same in another corner. */
+    public function within(Area $area): self
     {
-        return new self($this->players, $this->knownDrills, $rules, $this->kit, $this->area, $this->heading, $this->helpers, $this->past, $this->weather);
+        return new self($this->players, $this->knownDrills, $this->rules, $this->kit, $area, $this->heading, $this->helpers, $this->past, $this->weather);
     }
 }

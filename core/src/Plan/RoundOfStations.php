@@ -133,6 +133,7 @@ final class RoundOfStations
             // The group that begins here; one station on at each move.
             [new Station($groups[$i] ?? $groups[0])],
             $own->duties,
+            $own->layout,
         );
     }
 

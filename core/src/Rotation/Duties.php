@@ -9,7 +9,7 @@ final class Duties
 {
     /**
      * @param  list<string>  $players  in list order
-     * @param  array<string, int>  $done  player → times this season
+     * @param  array<array-key, int>  $done  player → times this season
      * @return list<string> as many as are needed, or all of them
      */
     public static function next(array $players, array $done, int $needed): array

@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Tests\Builder;
 
 use FleetSparrow\Core\Builder\BuildAnswer;
 use FleetSparrow\Core\Builder\BuildRequest;
-use FleetSparrow\Core\Builder\Limits;
+use FleetSparrow\Core\Builder\HardLimits;
 use FleetSparrow\Core\Builder\Lock;
 use FleetSparrow\Core\Builder\Needs;
 use FleetSparrow\Core\Builder\Objective;
@@ -223,7 +223,7 @@ final class BuilderTest extends TestCase
 
     public function test_limits_are_limits(): void
     {
-        $limits = fn (array $change): Limits => new Limits(self::request($change));
+        $limits = fn (array $change): HardLimits => new HardLimits(self::request($change));
 
         self::assertNull($limits([])->why(self::drill('sole-taps')));
         self::assertStringContainsString('does not fit', (string) $limits(['area' => new Area(Length::of(1.0, LengthUnit::Metre), Length::of(1.0, LengthUnit::Metre), LengthUnit::Metre)])->why(self::drill('zigzag-in-out')));
@@ -282,7 +282,7 @@ final class BuilderTest extends TestCase
     /** Every drill and dose in every part, within the slot and without a drill twice. */
     private static function bestOfAll(BuildRequest $request, Family $theme): ?float
     {
-        $limits = new Limits($request);
+        $limits = new HardLimits($request);
         $maker = new OptionMaker($request, $theme, $request->weights, $limits);
         $objective = new Objective($request->weights, $request->context->rules, $request->slotMinutes * 60.0, 20.0, $request->slotMinutes >= 20);
         $sequences = [$objective->nothing()];

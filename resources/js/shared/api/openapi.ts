@@ -281,6 +281,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/drills/{slug}/last-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done of a drill when the squad last did it: when, how much, by how many, and the numbers. */
+        get: operations["getSquadsSquadDrillsSlugLastTime"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/players/{player}/lines/{lineKey}": {
         parameters: {
             query?: never;
@@ -501,6 +518,23 @@ export interface paths {
         /** Keeps the private note on a player. */
         put: operations["putPlayersPlayerNote"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Up to three sessions to take or leave, with the reasons of every block; nothing is kept. */
+        post: operations["postSquadsSquadProposals"];
         delete?: never;
         options?: never;
         head?: never;
@@ -790,6 +824,25 @@ export interface components {
         DrillSharing: {
             isShared: boolean;
         };
+        LastNumber: {
+            playerId: number;
+            /** @enum {string} */
+            side: "R" | "L" | "both" | "alternating";
+            value: number;
+            unit: string;
+        };
+        LastDone: {
+            sessionId: number;
+            title: string;
+            /** Format: date */
+            on: string;
+            players: number;
+            dose: components["schemas"]["Dose"] | null;
+            numbers: components["schemas"]["LastNumber"][];
+        };
+        LastTime: {
+            last: components["schemas"]["LastDone"] | null;
+        };
         Mark: {
             uuid: string;
             playerId: number;
@@ -868,6 +921,29 @@ export interface components {
             last: components["schemas"]["LastSession"] | null;
             stale: components["schemas"]["StaleFamily"][];
             upcoming: components["schemas"]["UpcomingSession"][];
+        };
+        Lock: components["schemas"]["PlanToKeep"] & {
+            /** @description What a coach asks to have proposed. A slot that cannot be is answered with the nearest that can. */
+            drill: string | null;
+            family: string | null;
+        };
+        BuildDraft: components["schemas"]["PlanToKeep"] & {
+            theme?: string | null;
+            /** @enum {string} */
+            wish?: "anything" | "weaker-foot" | "shared-layout" | "join-two" | "rainy-corner";
+            locks?: components["schemas"]["Lock"][];
+            bans?: string[];
+            seen?: string[][];
+            joinedSessionIds?: number[];
+            seed?: number;
+            slotMinutes: number;
+            comingPlayerIds: number[];
+            startsAt?: string;
+            helpers?: number;
+            may?: components["schemas"]["PlayerMay"][];
+            isHot?: boolean;
+            temperatureCelsius?: number | null;
+            humidityPercent?: number | null;
         };
         DrillInHand: {
             fields: Record<string, never>;
@@ -1232,6 +1308,11 @@ export interface components {
             };
             bibs: number;
         };
+        StationSize: {
+            width: number;
+            depth: number;
+            clearance: number;
+        };
         Cut: {
             blockId: string;
             /** @enum {string} */
@@ -1245,6 +1326,9 @@ export interface components {
             id: string;
             startSeconds: number;
             meanSeconds: number;
+            standardDeviationSeconds: number;
+            fiveInTenSeconds: number;
+            eightInTenSeconds: number;
             partSeconds: {
                 [key: string]: number;
             };
@@ -1260,6 +1344,8 @@ export interface components {
             groups: components["schemas"]["StationGroup"][];
             duties: components["schemas"]["Duty"][];
             players: components["schemas"]["PlayerShare"][];
+            kit: components["schemas"]["KitList"] | null;
+            stationMetres: components["schemas"]["StationSize"] | null;
         };
         Evaluation: {
             meanSeconds: number;
@@ -1541,6 +1627,44 @@ export interface components {
             /** @enum {string} */
             strongFoot: "R" | "L" | "both";
             birthYear: number | null;
+        };
+        Reason: {
+            term: string;
+            words: string;
+            value: number;
+            points: number;
+        };
+        ProposedBlock: {
+            id: string;
+            /** @enum {string} */
+            kind: "drill" | "water" | "talk" | "game";
+            title: string;
+            minutes: number | null;
+            drill: string | null;
+            drillVersionId?: number | null;
+            dose: components["schemas"]["Dose"] | null;
+            /** @enum {string|null} */
+            tempo: "learn" | "steady" | "match" | null;
+            stations: number | null;
+            phase: string | null;
+            reasons: components["schemas"]["Reason"][];
+        };
+        Proposal: {
+            worth: number;
+            notes: string[];
+            blocks: components["schemas"]["ProposedBlock"][];
+            evaluation: components["schemas"]["Evaluation"];
+        };
+        Refusal: {
+            wish: string;
+            reason: string;
+            instead: string;
+        };
+        Proposals: {
+            theme: string;
+            slotMinutes: number;
+            proposals: components["schemas"]["Proposal"][];
+            refusals: components["schemas"]["Refusal"][];
         };
         ResetMarker: components["schemas"]["DrawnMarker"] & {
             /**
@@ -2402,6 +2526,40 @@ export interface operations {
             };
         };
     };
+    getSquadsSquadDrillsSlugLastTime: {
+        parameters: {
+            query?: {
+                before?: string;
+            };
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was done of a drill when the squad last did it: when, how much, by how many, and the numbers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastTime"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getPlayersPlayerLinesLineKey: {
         parameters: {
             query?: never;
@@ -2980,6 +3138,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlayerNote"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadProposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BuildDraft"];
+            };
+        };
+        responses: {
+            /** @description Up to three sessions to take or leave, with the reasons of every block; nothing is kept. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Proposals"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -17,7 +17,7 @@ use FleetSparrow\Core\Touch\Surface;
 use FleetSparrow\Core\Touch\Tally;
 
 /** What a drill cannot be chosen against: age, what must be there first, cautions, people, kit, room. */
-final readonly class Limits
+final readonly class HardLimits
 {
     public function __construct(private BuildRequest $request)
     {
