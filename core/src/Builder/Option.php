@@ -13,6 +13,7 @@ final readonly class Option
 {
     /**
      * @param  int<1, max>  $stations
+     * @param  int<1, max>|null  $limitedTo  stations where kit or room allow fewer than the group needs; null where they do not
      * @param  DurationEstimate  $judged  explaining, change-overs and writing down; set-up depends on what stood before
      * @param  float  $ballSeconds  of a player on average, as for waiting
      * @param  array<string, float>  $terms  term → value, 0 to 1
@@ -24,6 +25,7 @@ final readonly class Option
         public Drill $drill,
         public Dose $dose,
         public int $stations,
+        public ?int $limitedTo,
         public DurationEstimate $judged,
         public DurationEstimate $work,
         public float $ballSeconds,

@@ -70,7 +70,8 @@ final class OptionMaker
         if ($stations === 0) {
             return null;
         }
-        if ($stations < $worked->stations) {
+        $limitedTo = $stations < $worked->stations ? $stations : null;
+        if ($limitedTo !== null) {
             $worked = $this->worked["{$block->id} {$block->tempo->value} {$stations}"] ??= $this->evaluate($block->withStations($stations));
         }
         $terms = $this->terms($phase, $drill, $worked);
@@ -88,7 +89,7 @@ final class OptionMaker
             $judged = $judged->plus(DurationEstimate::judged($worked->partSeconds[$part] ?? 0.0, $variation));
         }
 
-        return new Option($drill, $dose, $stations, $judged, $worked->work, $ball, $waiting, $terms, $worth, $drill->layout->kind().json_encode($drill->layout->parameters()), $drill->script->text(), $dose->kind());
+        return new Option($drill, $dose, $stations, $limitedTo, $judged, $worked->work, $ball, $waiting, $terms, $worth, $drill->layout->kind().json_encode($drill->layout->parameters()), $drill->script->text(), $dose->kind());
     }
 
     private function evaluate(Block $block): BlockEvaluation

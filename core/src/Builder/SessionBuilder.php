@@ -103,7 +103,7 @@ final class SessionBuilder
             if (in_array($place, $found->waterBefore, true)) {
                 $blocks[] = new ProposedBlock(Block::ofMinutes("w{$place}", BlockKind::Water, Objective::WATER_MINUTES), null, 'Water', []);
             }
-            $blocks[] = new ProposedBlock(Block::ofDrill("p{$place}", $option->drill, $option->dose, $phase->tempo(), $option->stations), $phase, $option->drill->name, $reasons->of($option, $found->extras[$place] ?? []));
+            $blocks[] = new ProposedBlock(Block::ofDrill("p{$place}", $option->drill, $option->dose, $phase->tempo(), $option->limitedTo), $phase, $option->drill->name, $reasons->of($option, $found->extras[$place] ?? []));
         }
         if ($hasRecap) {
             $blocks[] = new ProposedBlock(Block::ofMinutes('recap', BlockKind::Talk, Objective::RECAP_MINUTES), null, 'What was today about?', []);

@@ -17,6 +17,7 @@ export const router = createBrowserRouter([
       { path: 'today', lazy: async () => ({ Component: (await import('../features/today/TodayPage')).TodayPage }) },
       { path: 'plan/:sessionId', lazy: async () => ({ Component: (await import('../features/plan/PlanPage')).PlanPage }) },
       { path: 'plan/:sessionId/sheet', lazy: async () => ({ Component: (await import('../features/plan/SheetPage')).SheetPage }) },
+      { path: 'plan/:sessionId/proposals', lazy: async () => ({ Component: (await import('../features/plan/ProposalsPage')).ProposalsPage }) },
       { path: 'run/:sessionId', lazy: async () => ({ Component: (await import('../features/run/RunPage')).RunPage }) },
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },

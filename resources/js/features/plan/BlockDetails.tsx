@@ -1,6 +1,9 @@
-import type { BlockEvaluation, Drill } from '../../shared/api/schemas';
+import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
+import { groupWords, keepers } from './groups';
+import { LastTime } from './LastTime';
+import { SharesTable } from './WhoComes';
 
 const parts: Record<string, string> = {
   setUp: 'Set-up',
@@ -17,9 +20,14 @@ interface BlockDetailsProps {
   drill: Drill | undefined;
   /** The drill whose markers still stand, if any. */
   before: Drill | undefined;
+  players: Player[];
+  squadId: number;
+  startsAt: string;
 }
 
-export function BlockDetails({ worked, drill, before }: BlockDetailsProps) {
+export function BlockDetails({ worked, drill, before, players, squadId, startsAt }: BlockDetailsProps) {
+  const groups = groupWords(worked, players);
+  const inGoal = keepers(worked, players);
   return (
     <div className="stack">
       <section className="tight">
@@ -62,7 +70,23 @@ export function BlockDetails({ worked, drill, before }: BlockDetailsProps) {
               )}{' '}
               touches
             </p>
+            <details>
+              <summary>Each player in this block</summary>
+              <div className="scroll" tabIndex={0} role="region" aria-label="Each player in this block, scrolls sideways">
+                <SharesTable players={players} shares={worked.players} />
+              </div>
+            </details>
           </section>
+          {(groups.length > 0 || inGoal) && (
+            <section className="tight">
+              <h2>Who with whom</h2>
+              {groups.map((group) => (
+                <p key={group}>{group}</p>
+              ))}
+              {inGoal && <p>In goal: {inGoal}.</p>}
+            </section>
+          )}
+          <LastTime squadId={squadId} slug={drill.slug} before={startsAt.slice(0, 10)} players={players} />
           {drill.asks.length > 0 && (
             <section className="tight">
               <h2>Rules</h2>

@@ -5,7 +5,7 @@ import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { changed } from './draft';
+import { changed, together } from './draft';
 import type { PlanTools } from './usePlan';
 
 interface BlockEditorProps {
@@ -68,6 +68,16 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
           </>
         )}
       </div>
+      {block.kind === 'drill' && tools.plan.blocks[index - 1]?.kind === 'drill' && (
+        <label className="tick">
+          <input
+            type="checkbox"
+            checked={block.together !== null && block.together === tools.plan.blocks[index - 1]?.together}
+            onChange={(event) => tools.change({ blocks: together(tools.plan.blocks, block.id, event.target.checked) })}
+          />
+          At the same time as {tools.plan.blocks[index - 1]?.title}; groups go round
+        </label>
+      )}
       {drill && <DrillParts drill={drill} links={block.links} />}
       {faultAt('drillVersionId') && <p className="notice">{faultAt('drillVersionId')}</p>}
       {drill && (

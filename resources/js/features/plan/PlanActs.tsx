@@ -49,6 +49,11 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
           </Button>
         </>
       )}
+      {mayPlan && (
+        <Button component={Link} to={`/plan/${sessionId}/proposals`}>
+          Proposals
+        </Button>
+      )}
       {!tools.isDirty && (
         <Button component={Link} to={`/plan/${sessionId}/sheet`}>
           Sheet

@@ -10,12 +10,14 @@ import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { BlockDetails } from './BlockDetails';
 import { BlockEditor } from './BlockEditor';
+import { Circumstances } from './Circumstances';
 import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { RunningOrder } from './RunningOrder';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
 import { usePlan } from './usePlan';
+import { useRibbonActs } from './useRibbonActs';
 import { WhoComes } from './WhoComes';
 
 export function PlanPage() {
@@ -46,6 +48,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const drillBefore = drills.find((one) => one.versionId === before?.drillVersionId);
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
+  const { acts, spoken } = useRibbonActs(tools, setChosenId);
   const mayPlan = squad !== undefined && squad.role !== 'assistant';
   return (
     <>
@@ -78,22 +81,19 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           </p>
         </div>
       )}
+      <p className="sr" role="status">
+        {spoken}
+      </p>
       <div className={`ribbon${tools.isComputing ? ' pending' : ''}`} tabIndex={0} role="region" aria-label="Time ribbon, scrolls sideways">
         {evaluation && (
-          <Ribbon
-            evaluation={evaluation}
-            titles={titles}
-            startsAt={plan.startsAt}
-            slotMinutes={plan.slotMinutes}
-            selectedId={selected?.id}
-            onSelect={setChosenId}
-          />
+          <Ribbon evaluation={evaluation} titles={titles} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} selectedId={selected?.id} acts={acts} />
         )}
       </div>
       <div className="plan">
         <section aria-label="Running order">
-          <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} />
-          <WhoComes players={session.players} coming={plan.comingPlayerIds} onChange={(comingPlayerIds) => tools.change({ comingPlayerIds })} />
+          <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} kept={session.overrides} />
+          <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
+          <Circumstances tools={tools} />
           <SessionFields tools={tools} />
         </section>
         <section className="card" aria-label="Block">
@@ -104,7 +104,9 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           )}
         </section>
         <section className="side" aria-label="How it works out">
-          {worked && <BlockDetails worked={worked} drill={drill} before={drillBefore} />}
+          {worked && (
+            <BlockDetails worked={worked} drill={drill} before={drillBefore} players={session.players} squadId={session.squadId} startsAt={plan.startsAt} />
+          )}
         </section>
       </div>
       {evaluation && <Finish evaluation={evaluation} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} isComputing={tools.isComputing} />}

@@ -1,23 +1,28 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import type { Drill, PlanBlock } from '../../shared/api/schemas';
+import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { AddBlock } from './AddBlock';
 import { doseWords } from '../../shared/lib/doseWords';
 import { Cuts } from './Cuts';
-import { cured, moved } from './draft';
+import { moved } from './draft';
 import type { PlanTools } from './usePlan';
+import { Warnings } from './Warnings';
 
 interface RunningOrderProps {
   tools: PlanTools;
   drills: Drill[];
   selectedId: string | undefined;
   onSelect: (blockId: string) => void;
+  /** What was let stand when the plan was last kept. */
+  kept: Session['overrides'];
 }
 
+const isFirstOfRound = (blocks: PlanBlock[], at: number) => blocks[at]?.together !== blocks[at - 1]?.together;
+
 /** The blocks in order; Alt with an arrow key moves the one in focus. */
-export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrderProps) {
+export function RunningOrder({ tools, drills, selectedId, onSelect, kept }: RunningOrderProps) {
   const { plan, evaluation } = tools;
   const wording = useFootWording();
   const [spoken, setSpoken] = useState('');
@@ -32,6 +37,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrd
       <p className="sr" role="status">
         {spoken}
       </p>
+      {evaluation && <Warnings tools={tools} blockId={null} warnings={evaluation.warnings} kept={kept} onSay={setSpoken} />}
       <ol className="order">
         {plan.blocks.map((block, i) => {
           const worked = evaluation?.blocks.find((one) => one.id === block.id);
@@ -52,27 +58,12 @@ export function RunningOrder({ tools, drills, selectedId, onSelect }: RunningOrd
                 <span className="num">{worked ? clockTime(plan.startsAt, worked.startSeconds) : '–'}</span>
                 <span>
                   <strong>{block.title}</strong>
+                  {block.together && <span className="quiet">{isFirstOfRound(plan.blocks, i) ? 'Stations at the same time: ' : 'At the same time: '}</span>}
                   <span className="quiet">{block.dose ? doseWords(block.dose, wording) : `${block.minutes ?? 0} min`}</span>
                 </span>
                 <span className="num">{worked ? clock(worked.meanSeconds) : '–'}</span>
               </button>
-              {worked?.warnings.map(({ sentence, cure }) => (
-                <p key={sentence} className="warn under-slip">
-                  {sentence}{' '}
-                  {cure && (
-                    <button
-                      type="button"
-                      className="link"
-                      onClick={() => {
-                        tools.press({ blocks: cured(plan.blocks, block.id, cure) });
-                        setSpoken(`${cure.words}: done.`);
-                      }}
-                    >
-                      {cure.words}
-                    </button>
-                  )}
-                </p>
-              ))}
+              {worked && <Warnings tools={tools} blockId={block.id} warnings={worked.warnings} kept={kept} onSay={setSpoken} />}
               {isSelected && (
                 <div className="acts-line" style={{ padding: '0 0.9rem 0.6rem 1.6rem', background: 'var(--card)' }}>
                   <Button variant="text" disabled={i === 0} onClick={() => move(block, -1)} aria-label={`Earlier: ${block.title}`}>

@@ -2,13 +2,14 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { previewQuery, runPackQuery, sessionQuery, squadQueries } from '../../shared/api/queries';
-import type { BlockEvaluation, Drill, PlanBlock, RunPack, Session } from '../../shared/api/schemas';
+import type { BlockEvaluation, Drill, Evaluation, PlanBlock, RunPack, Session } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { clock, clockTime, day } from '../../shared/lib/format';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { draftOf, planOf } from './draft';
+import { groupWords, keepers } from './groups';
 import { targetsOf } from './targets';
 
 const emptyDraft = { slotMinutes: 60, blocks: [], comingPlayerIds: [], startsAt: '' };
@@ -70,6 +71,19 @@ export function SheetPage() {
             .map((player) => (player.bib === null ? player.name : `${player.bib} ${player.name}`))
             .join(', ')}
         </p>
+        <p>
+          <strong>In the bag</strong> {kitWords(worked.data)}
+        </p>
+        {worked.data.warnings.map((warning) => (
+          <p key={warning.sentence} className="warn">
+            {warning.sentence}
+          </p>
+        ))}
+        {plan.overrides.map((one) => (
+          <p key={one.sentence} className="warn">
+            {one.sentence} It stands: {one.reason} ({one.by ?? 'somebody'}, {day(`${one.on}T00:00`)})
+          </p>
+        ))}
         <ol className="sheet-blocks">
           {plan.blocks.map((block) => (
             <SheetBlock
@@ -101,6 +115,23 @@ export function SheetPage() {
   );
 }
 
+const things: Record<string, [one: string, many: string]> = {
+  ball: ['ball', 'balls'],
+  goal: ['small goal', 'small goals'],
+  target: ['target', 'targets'],
+  wall: ['wall', 'walls'],
+};
+
+/** Everything that is on the ground at once, at most. */
+function kitWords({ kit }: Evaluation): string {
+  const parts = [
+    ...Object.entries(kit.markers).map(([colour, count]) => `${count} ${colour} ${count === 1 ? 'marker' : 'markers'}`),
+    ...Object.entries(kit.equipment).map(([thing, count]) => `${count} ${things[thing]?.[count === 1 ? 0 : 1] ?? thing}`),
+    ...(kit.bibs > 0 ? [`${kit.bibs} bibs`] : []),
+  ];
+  return parts.join(', ') || 'nothing';
+}
+
 interface SheetBlockProps {
   session: Session;
   block: PlanBlock;
@@ -112,6 +143,8 @@ interface SheetBlockProps {
 function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
   const wording = useFootWording();
   const targets = targetsOf(pack, block.id);
+  const groups = worked ? groupWords(worked, session.players) : [];
+  const inGoal = worked ? keepers(worked, session.players) : '';
   return (
     <li>
       <div className="spread">
@@ -145,6 +178,12 @@ function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
           </div>
         </div>
       )}
+      {groups.length > 0 && (
+        <p>
+          <strong>Together</strong> {groups.join(' · ')}
+        </p>
+      )}
+      {inGoal && <p>In goal: {inGoal}.</p>}
       {targets.length > 0 && (
         <p>
           <strong>To beat</strong> {targets.map((one) => `${one.name} ${one.numbers}`).join(' · ')}

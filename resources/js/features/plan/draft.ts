@@ -1,4 +1,5 @@
 import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
+import type { ProposedBlock } from '../../shared/api/bookSchemas';
 import type { Drill, Evaluation, PlanBlock, Session } from '../../shared/api/schemas';
 import { doseOfKind } from '../../shared/lib/doseWords';
 
@@ -75,10 +76,62 @@ export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] 
 export const changed = (blocks: PlanBlock[], id: string, change: Partial<PlanBlock>): PlanBlock[] =>
   blocks.map((block) => (block.id === id ? { ...block, ...change } : block));
 
+/** The block at another place of the order. */
+export function movedTo(blocks: PlanBlock[], id: string, to: number): PlanBlock[] {
+  const from = blocks.findIndex((block) => block.id === id);
+  const block = blocks[from];
+  return !block || from === to ? blocks : blocks.toSpliced(from, 1).toSpliced(to, 0, block);
+}
+
+/** What makes a block longer or shorter: its minutes, or how often its dose is done. */
+export function sizeOf(block: PlanBlock): number | undefined {
+  const { dose } = block;
+  if (!dose) return block.minutes ?? undefined;
+  if (dose.kind === 'free') return dose.minutes;
+  if (dose.kind === 'circuit') return dose.rounds;
+  if (dose.kind === 'quota') return dose.good;
+  return dose.sets;
+}
+
+/** The block at another size, as near as its kind allows. */
+export function sized(block: PlanBlock, size: number): PlanBlock {
+  const { dose } = block;
+  const whole = (most: number) => Math.min(most, Math.max(1, Math.round(size)));
+  const halves = (most: number) => Math.min(most, Math.max(0.5, Math.round(size * 2) / 2));
+  if (!dose) return block.minutes === null ? block : { ...block, minutes: halves(60) };
+  if (dose.kind === 'free') return { ...block, dose: { ...dose, minutes: halves(30) } };
+  if (dose.kind === 'circuit') return { ...block, dose: { ...dose, rounds: whole(20) } };
+  if (dose.kind === 'quota') return { ...block, dose: { ...dose, good: whole(100) } };
+  return { ...block, dose: { ...dose, sets: whole(20) } };
+}
+
+/** One step longer or shorter. */
+export const stretched = (block: PlanBlock, by: -1 | 1): PlanBlock => {
+  const size = sizeOf(block);
+  return size === undefined ? block : sized(block, size + by * (!block.dose || block.dose.kind === 'free' ? 0.5 : 1));
+};
+
+/** Runs at the same time as the block before it, or by itself again. */
+export function together(blocks: PlanBlock[], id: string, isTogether: boolean): PlanBlock[] {
+  const at = blocks.findIndex((block) => block.id === id);
+  const before = blocks[at - 1];
+  if (!before) return blocks;
+  if (!isTogether) {
+    // Those that came after it in the same round go on as a round of their own.
+    const name = blocks[at]?.together;
+    return blocks.map((block, i) =>
+      i === at ? { ...block, together: null } : i > at && block.together === name && name ? { ...block, together: `${name}-b` } : block,
+    );
+  }
+  const name = before.together ?? `round-${before.id.slice(0, 8)}`;
+  return blocks.map((block, i) => (i === at || i === at - 1 ? { ...block, together: name } : block));
+}
+
 type Cure = NonNullable<Evaluation['blocks'][number]['warnings'][number]['cure']>;
 
-/** The running order after one press on a cure. */
+/** The running order after one press on a cure; one more helper is no change of the order. */
 export function cured(blocks: PlanBlock[], id: string, cure: Cure): PlanBlock[] {
+  if (cure.kind === 'helper') return blocks;
   if (cure.kind === 'stations') return changed(blocks, id, { stations: cure.stations });
   if (cure.kind === 'take-out') return blocks.filter((block) => block.id !== id);
   return blocks.toSpliced(
@@ -94,6 +147,21 @@ export function cured(blocks: PlanBlock[], id: string, cure: Cure): PlanBlock[] 
 /** The running order after a cut: a shorter dose, or a block fewer. */
 export const withCut = (blocks: PlanBlock[], cut: Evaluation['cuts'][number]): PlanBlock[] =>
   cut.dose ? changed(blocks, cut.blockId, { dose: cut.dose }) : blocks.filter((block) => block.id !== cut.blockId);
+
+/** The running order of a proposal that is taken. */
+export const proposedPlan = (blocks: ProposedBlock[]): PlanBlock[] =>
+  blocks.map(({ kind, title, minutes, drillVersionId, dose, tempo, stations }) => ({
+    id: newId(),
+    kind,
+    title,
+    minutes,
+    drillVersionId,
+    dose,
+    tempo,
+    stations,
+    links: null,
+    together: null,
+  }));
 
 /** The same hour so many days later: 2026-11-24T18:00 and 7 days make 2026-12-01T18:00. */
 export function daysLater(startsAt: string, days: number): string {

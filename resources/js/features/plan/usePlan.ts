@@ -20,7 +20,10 @@ function useSettled<T>(value: T, restMs: number): T {
 export function usePlan(session: Session) {
   const queryClient = useQueryClient();
   const [base, setBase] = useState(session);
-  const steps = useUndo<PlanInHand>(() => unkept(session) ?? planOf(session));
+  const steps = useUndo<PlanInHand>(
+    () => unkept(session) ?? planOf(session),
+    () => (unkept(session) ? planOf(session) : undefined),
+  );
   const plan = steps.now;
   // Fields keep what was typed in them, so they are made anew when the plan changes under them.
   const [round, setRound] = useState(0);

@@ -5,8 +5,12 @@ const oneStepMs = 700;
 const mostSteps = 100;
 
 /** A value with its past and its future; the server knows nothing of either. */
-export function useUndo<T>(first: () => T) {
-  const [{ past, now, future }, setState] = useState(() => ({ past: [] as T[], now: first(), future: [] as T[], at: 0 }));
+/** @param before what one may go back to from the first value, if anything */
+export function useUndo<T>(first: () => T, before?: () => T | undefined) {
+  const [{ past, now, future }, setState] = useState(() => {
+    const earlier = before?.();
+    return { past: earlier === undefined ? ([] as T[]) : [earlier], now: first(), future: [] as T[], at: 0 };
+  });
   return {
     now,
     change: (next: (before: T) => T) =>

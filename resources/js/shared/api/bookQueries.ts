@@ -1,5 +1,18 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { drillChoices, drillPage, drillsFound, drillsTaken, drillTrial, ladders, move, moves, resetDrawing, score, type DrillFields } from './bookSchemas';
+import {
+  drillChoices,
+  drillPage,
+  drillsFound,
+  drillsTaken,
+  drillTrial,
+  ladders,
+  lastTime,
+  move,
+  moves,
+  resetDrawing,
+  score,
+  type DrillFields,
+} from './bookSchemas';
 import { callApi, getJson } from './client';
 import { z } from './zod';
 
@@ -32,6 +45,12 @@ export const bookQueries = {
       queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drill-search?${new URLSearchParams(wishes).toString()}`, drillsFound, signal)).found,
       placeholderData: keepPreviousData,
       staleTime: tenMinutesMs,
+    }),
+  /** What was done of a drill before a day. */
+  lastTime: (squadId: number, slug: string, before: string) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills', 'last-time', slug, before],
+      queryFn: ({ signal }) => getJson(`/squads/${squadId}/drills/${encodeURIComponent(slug)}/last-time?before=${before}`, lastTime, signal),
     }),
   drill: (squadId: number, slug: string) =>
     queryOptions({

@@ -1,4 +1,4 @@
-import { blockEvaluation, contact, dose, drawing, drill } from './schemas';
+import { blockEvaluation, contact, dose, drawing, drill, evaluation } from './schemas';
 import { z } from './zod';
 
 /** The move dictionary. */
@@ -111,3 +111,40 @@ export type DrillChoices = z.infer<typeof drillChoices>['choices'];
 export type Ladder = z.infer<typeof ladders>['ladders'][number];
 export type TreeMove = z.infer<typeof ladders>['tree'][number];
 export type ResetDrawing = z.infer<typeof resetDrawing>;
+
+/** What was done of a drill when the squad last did it. */
+export const lastTime = z.object({
+  last: z
+    .object({
+      sessionId: z.number(),
+      title: z.string(),
+      on: z.string(),
+      players: z.number(),
+      dose: dose.nullable(),
+      numbers: z.array(z.object({ playerId: z.number(), side: z.enum(['R', 'L', 'both', 'alternating']), value: z.number(), unit: z.string() })),
+    })
+    .nullable(),
+});
+
+/** Sessions to take or leave. */
+export const proposedBlock = z.object({
+  id: z.string(),
+  kind: z.enum(['drill', 'water', 'talk', 'game']),
+  title: z.string(),
+  minutes: z.number().nullable(),
+  drill: z.string().nullable(),
+  drillVersionId: z.number().nullable(),
+  dose: dose.nullable(),
+  tempo: z.enum(['learn', 'steady', 'match']).nullable(),
+  stations: z.number().nullable(),
+  phase: z.string().nullable(),
+  reasons: z.array(z.object({ term: z.string(), words: z.string(), value: z.number(), points: z.number() })),
+});
+export const proposals = z.object({
+  theme: z.string(),
+  slotMinutes: z.number(),
+  proposals: z.array(z.object({ worth: z.number(), notes: z.array(z.string()), blocks: z.array(proposedBlock), evaluation })),
+  refusals: z.array(z.object({ wish: z.string(), reason: z.string(), instead: z.string() })),
+});
+export type ProposedBlock = z.infer<typeof proposedBlock>;
+export type Proposals = z.infer<typeof proposals>;

@@ -17,6 +17,8 @@ const samples: [string, ZodType][] = [
   ['session', read.session],
   ['run-pack', read.runPack],
   ['evaluation', read.evaluation],
+  ['proposals', book.proposals],
+  ['last-time', book.lastTime],
   ['marks', read.markResults],
   ['drills', z.object({ drills: z.array(read.drill) })],
   ['sign-ins', staff.signIns],
@@ -65,6 +67,9 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
   expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof read.playerPage>>();
   expectTypeOf<Described['Evaluation']>().toExtend<Omit<z.infer<typeof read.evaluation>, 'cuts'>>();
+  expectTypeOf<Described['LastTime']>().toExtend<{ last: Omit<NonNullable<z.infer<typeof book.lastTime>['last']>, 'dose'> | null }>();
+  expectTypeOf<Described['Refusal']>().toExtend<z.infer<typeof book.proposals>['refusals'][number]>();
+  expectTypeOf<Described['Reason']>().toExtend<book.ProposedBlock['reasons'][number]>();
   expectTypeOf<Described['MarkResults']>().toExtend<z.infer<typeof read.markResults>>();
   expectTypeOf<Described['SignIns']>().toExtend<z.infer<typeof staff.signIns>>();
   expectTypeOf<Described['People']>().toExtend<z.infer<typeof staff.people>>();

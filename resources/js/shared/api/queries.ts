@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
 import { z } from './zod';
+import { proposals } from './bookSchemas';
 import { callApi, getJson } from './client';
 import type { components } from './openapi';
 import {
@@ -95,3 +96,14 @@ export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/
 /** A mark as it leaves the device. */
 export type MarkToSend = components['schemas']['Mark'];
 export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults, { method: 'POST', body: { marks } });
+
+export type Wish = 'anything' | 'weaker-foot' | 'shared-layout' | 'join-two' | 'rainy-corner';
+export interface BuildDraft extends Omit<PlanDraft, 'blocks' | 'overrides'> {
+  theme: string | null;
+  wish: Wish;
+  locks: { drill: string | null; family: string | null }[];
+  bans: string[];
+  seen: string[][];
+}
+/** Asked for by press, not by key: building takes longer than a preview. */
+export const propose = (squadId: number, body: BuildDraft) => callApi(`/squads/${squadId}/proposals`, proposals, { method: 'POST', body });

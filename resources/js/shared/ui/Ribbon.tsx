@@ -1,5 +1,7 @@
+import { useRef, type PointerEvent } from 'react';
 import type { BlockEvaluation, Evaluation, Segment } from '../api/schemas';
 import { clock, clockTime } from '../lib/format';
+import { RibbonBlock, type RibbonActs } from './RibbonBlock';
 import { Stitch } from './Stitches';
 
 const width = 1180;
@@ -14,11 +16,17 @@ interface RibbonProps {
   startsAt: string;
   slotMinutes: number;
   selectedId?: string | undefined;
-  onSelect?: ((blockId: string) => void) | undefined;
+  /** What may be done to its blocks; a picture without. */
+  acts?: RibbonActs | undefined;
 }
 
 /** A session as one seam to scale: work in stitches, rest in gaps, set-up dotted, talk a bar, and where it is likely to end. */
-export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, onSelect }: RibbonProps) {
+export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, acts }: RibbonProps) {
+  const svg = useRef<SVGSVGElement>(null);
+  const across = (event: PointerEvent) => {
+    const box = svg.current?.getBoundingClientRect();
+    return box ? ((event.clientX - box.left) / box.width) * width : 0;
+  };
   const slot = slotMinutes * 60;
   const end = Math.max(slot, evaluation.eightInTenSeconds, evaluation.meanSeconds) * 1.02;
   const x = (seconds: number) => (seconds / end) * (width - 8) + 4;
@@ -26,21 +34,42 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
   const fiveAt = x(evaluation.fiveInTenSeconds);
   const eightAt = x(evaluation.eightInTenSeconds);
   return (
-    <svg viewBox={`0 0 ${width} 186`} role="img" aria-label={words(evaluation, titles, startsAt)}>
+    <svg ref={svg} viewBox={`0 0 ${width} 186`} role={acts ? 'group' : 'img'} aria-label={words(evaluation, titles, startsAt)}>
       <line x1={0} x2={width} y1={seam} y2={seam} stroke="var(--quiet)" strokeDasharray="1 4" />
-      {evaluation.blocks.map((block, i) => (
-        <Stretch
-          key={block.id}
-          block={block}
-          title={titles[block.id] ?? ''}
-          x={x}
-          most={most}
-          isHigh={i % 2 === 1}
-          labelEnd={x(evaluation.blocks[i + 2]?.startSeconds ?? end)}
-          isSelected={block.id === selectedId}
-          onSelect={onSelect}
-        />
-      ))}
+      {evaluation.blocks.map((block, i) => {
+        const title = titles[block.id] ?? '';
+        const from = x(block.startSeconds);
+        const to = x(block.startSeconds + block.meanSeconds);
+        const isSelected = block.id === selectedId;
+        const drawn = (
+          <Stretch
+            block={block}
+            title={title}
+            x={x}
+            most={most}
+            isHigh={i % 2 === 1}
+            labelEnd={x(evaluation.blocks[i + 2]?.startSeconds ?? end)}
+            isSelected={isSelected}
+          />
+        );
+        if (!acts) return <g key={block.id}>{drawn}</g>;
+        return (
+          <RibbonBlock
+            key={block.id}
+            id={block.id}
+            label={`${title}, ${clockTime(startsAt, block.startSeconds)}, ${clock(block.meanSeconds)} long`}
+            index={i}
+            isSelected={isSelected}
+            from={from}
+            to={to}
+            otherMiddles={evaluation.blocks.filter((one) => one.id !== block.id).map((one) => x(one.startSeconds + one.meanSeconds / 2))}
+            across={across}
+            acts={acts}
+          >
+            {drawn}
+          </RibbonBlock>
+        );
+      })}
       <Scale startsAt={startsAt} end={end} x={x} />
       <line x1={x(slot)} x2={x(slot)} y1={34} y2={150} stroke="var(--ink)" strokeWidth="2" />
       <path d={`M${fiveAt - 6} 138h12l-6 11z`} fill="var(--ink)" />
@@ -70,16 +99,15 @@ interface StretchProps {
   /** Where the next label of the same height begins. */
   labelEnd: number;
   isSelected: boolean;
-  onSelect: ((blockId: string) => void) | undefined;
 }
 
-function Stretch({ block, title, x, most, isHigh, labelEnd, isSelected, onSelect }: StretchProps) {
+function Stretch({ block, title, x, most, isHigh, labelEnd, isSelected }: StretchProps) {
   const from = x(block.startSeconds);
   const to = x(block.startSeconds + block.meanSeconds);
   const total = block.segments.reduce((sum, one) => sum + one.seconds, 0) || 1;
   const room = Math.max(3, Math.floor((labelEnd - from - 8) / letter));
   return (
-    <g onClick={onSelect && (() => onSelect(block.id))} style={onSelect && { cursor: 'pointer' }}>
+    <g>
       {isSelected && <rect x={from} y={36} width={to - from} height={100} fill="var(--card)" stroke="var(--now)" strokeWidth="3" />}
       <rect x={from} y={20} width={to - from} height={116} fill="transparent" />
       <line x1={from} x2={from} y1={isHigh ? 12 : 28} y2={seam} stroke="var(--line)" />
