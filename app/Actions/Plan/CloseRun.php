@@ -53,7 +53,7 @@ final class CloseRun
      */
     private static function loads(TrainingSession $session, PlanEvaluation $evaluation, array $ids): array
     {
-        $duties = ['keeper' => [], 'server' => []];
+        $duties = ['keeper' => [], 'server' => [], 'counts' => []];
         foreach ($evaluation->blocks as $block) {
             foreach ($block->duties as $duty) {
                 $duties[$duty->kind][$duty->playerId] = ($duties[$duty->kind][$duty->playerId] ?? 0) + 1;

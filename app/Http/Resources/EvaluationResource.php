@@ -19,7 +19,7 @@ use FleetSparrow\Core\Plan\Segment;
 #[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'|'helper'", 'words' => 'string', 'stations' => 'int?'])]
 #[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?', 'code' => 'string', 'isBarred' => 'bool'])]
 #[Shape('StationGroup', ['workers' => 'int[]', 'servers' => 'int[]', 'isHelped' => 'bool'])]
-#[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'"])]
+#[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'|'counts'"])]
 #[Shape('PlayerShare', ['playerId' => 'int', 'ballSeconds' => 'int', 'servingSeconds' => 'int', 'waitingSeconds' => 'int', 'longestWaitSeconds' => 'int', 'left' => 'int', 'right' => 'int', 'other' => 'int'])]
 #[Shape('KitList', ['markers' => 'int{}', 'equipment' => 'int{}', 'bibs' => 'int'])]
 #[Shape('StationSize', ['width' => 'number', 'depth' => 'number', 'clearance' => 'number'])]

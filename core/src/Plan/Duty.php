@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
-/** A duty in one block that goes round over the season: goalkeeper, or serving without working. */
+/** What somebody does in a block beside working: goalkeeper, serving without working, or counting and fetching where nobody serves. */
 final readonly class Duty
 {
-    /** @param  string  $kind  keeper or server */
+    /** @param  string  $kind  keeper, server or counts */
     public function __construct(public string $playerId, public string $kind)
     {
     }

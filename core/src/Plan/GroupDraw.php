@@ -99,6 +99,7 @@ final class GroupDraw
         return [
             ...array_map(static fn (string $keeper): Duty => new Duty($keeper, 'keeper'), $keepers),
             ...array_map(static fn (PlanPlayer $server): Duty => new Duty($server->id, 'server'), $servers),
+            ...array_map(static fn (PlanPlayer $one): Duty => new Duty($one->id, 'counts'), $stationing->standing),
         ];
     }
 }

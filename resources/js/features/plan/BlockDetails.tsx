@@ -1,7 +1,7 @@
 import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
-import { groupWords, keepers } from './groups';
+import { dutyWords, groupWords } from './groups';
 import { LastTime } from './LastTime';
 import { SharesTable } from './WhoComes';
 
@@ -27,7 +27,7 @@ interface BlockDetailsProps {
 
 export function BlockDetails({ worked, drill, before, players, squadId, startsAt }: BlockDetailsProps) {
   const groups = groupWords(worked, players);
-  const inGoal = keepers(worked, players);
+  const duties = dutyWords(worked, players);
   return (
     <div className="stack">
       <section className="tight">
@@ -77,13 +77,15 @@ export function BlockDetails({ worked, drill, before, players, squadId, startsAt
               </div>
             </details>
           </section>
-          {(groups.length > 0 || inGoal) && (
+          {(groups.length > 0 || duties.length > 0) && (
             <section className="tight">
               <h2>Who with whom</h2>
               {groups.map((group) => (
                 <p key={group}>{group}</p>
               ))}
-              {inGoal && <p>In goal: {inGoal}.</p>}
+              {duties.map((duty) => (
+                <p key={duty}>{duty}</p>
+              ))}
             </section>
           )}
           <LastTime squadId={squadId} slug={drill.slug} before={startsAt.slice(0, 10)} players={players} />

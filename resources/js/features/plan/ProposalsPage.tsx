@@ -119,7 +119,7 @@ function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
             <Choice
               label="Something of"
               value={family}
-              options={[['', 'no family in particular'], ...families.map((one): [string, string] => [one, familyWords(one)])]}
+              options={[['', 'any family'], ...families.map((one): [string, string] => [one, familyWords(one)])]}
               onValue={setFamily}
             />
             <Choice

@@ -9,7 +9,7 @@ import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { draftOf, planOf } from './draft';
-import { groupWords, keepers } from './groups';
+import { dutyWords, groupWords } from './groups';
 import { targetsOf } from './targets';
 
 const emptyDraft = { slotMinutes: 60, blocks: [], comingPlayerIds: [], startsAt: '' };
@@ -144,7 +144,7 @@ function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
   const wording = useFootWording();
   const targets = targetsOf(pack, block.id);
   const groups = worked ? groupWords(worked, session.players) : [];
-  const inGoal = worked ? keepers(worked, session.players) : '';
+  const duties = worked ? dutyWords(worked, session.players) : [];
   return (
     <li>
       <div className="spread">
@@ -183,7 +183,7 @@ function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
           <strong>Together</strong> {groups.join(' · ')}
         </p>
       )}
-      {inGoal && <p>In goal: {inGoal}.</p>}
+      {duties.length > 0 && <p>{duties.join(' ')}</p>}
       {targets.length > 0 && (
         <p>
           <strong>To beat</strong> {targets.map((one) => `${one.name} ${one.numbers}`).join(' · ')}

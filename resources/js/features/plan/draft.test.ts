@@ -1,7 +1,23 @@
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { PlanBlock, Session } from '../../shared/api/schemas';
 import { doseOfKind, doseWords } from '../../shared/lib/doseWords';
-import { changed, cured, daysLater, minutesBlock, moved, planOf, rememberUnkept, unkept, withCut } from './draft';
+import {
+  changed,
+  cured,
+  daysLater,
+  minutesBlock,
+  moved,
+  movedTo,
+  planOf,
+  proposedPlan,
+  rememberUnkept,
+  sized,
+  sizeOf,
+  stretched,
+  together,
+  unkept,
+  withCut,
+} from './draft';
 
 const block = (id: string): PlanBlock => ({ ...minutesBlock('water'), id });
 const ids = (blocks: PlanBlock[]) => blocks.map((one) => one.id);
@@ -16,6 +32,12 @@ describe('moving blocks', () => {
     expect(moved(blocks, 'a', -1)).toBe(blocks);
     expect(moved(blocks, 'c', 1)).toBe(blocks);
     expect(moved(blocks, 'x', 1)).toBe(blocks);
+  });
+  test('pulled to any place', () => {
+    expect(ids(movedTo(blocks, 'a', 2))).toEqual(['b', 'c', 'a']);
+    expect(ids(movedTo(blocks, 'c', 0))).toEqual(['c', 'a', 'b']);
+    expect(movedTo(blocks, 'b', 1)).toBe(blocks);
+    expect(movedTo(blocks, 'x', 1)).toBe(blocks);
   });
   test('a change touches one block only', () => {
     expect(changed(blocks, 'b', { minutes: 5 }).map((one) => one.minutes)).toEqual([2, 5, 2]);
@@ -110,4 +132,65 @@ test('a week later is the same hour over months, years and the change of the clo
     '2026-10-27T18:00',
     '2028-03-03T09:05',
   ]);
+});
+
+describe('stretching blocks', () => {
+  const drill = (dose: PlanBlock['dose']): PlanBlock => ({ ...block('d'), kind: 'drill', minutes: null, dose });
+  const timed = drill({ kind: 'timed', workSeconds: 30, sets: 3, restSeconds: 20, sides: 'each' });
+  test('minutes go by halves, sets, rounds and good ones by one', () => {
+    expect(sized(block('w'), 3.3).minutes).toBe(3.5);
+    expect(sizeOf(sized(timed, 4.4))).toBe(4);
+    expect(sizeOf(sized(drill({ kind: 'quota', good: 10, restSeconds: 15, sides: 'each' }), 12))).toBe(12);
+    expect(sizeOf(sized(drill({ kind: 'circuit', rounds: 1, restSeconds: 0 }), 2))).toBe(2);
+    expect(sizeOf(sized(drill({ kind: 'free', minutes: 3, sides: 'both' }), 4.2))).toBe(4);
+    expect(stretched(block('w'), 1).minutes).toBe(2.5);
+    expect(sizeOf(stretched(timed, -1))).toBe(2);
+  });
+  test('nothing grows beyond its kind or shrinks to nothing', () => {
+    expect(sized(block('w'), 0).minutes).toBe(0.5);
+    expect(sized(block('w'), 500).minutes).toBe(60);
+    expect(sizeOf(sized(timed, -4))).toBe(1);
+    expect(sizeOf(sized(timed, 99))).toBe(20);
+  });
+});
+
+describe('blocks at the same time', () => {
+  const blocks = ['a', 'b', 'c', 'd'].map(block);
+  const rounds = (some: PlanBlock[]) => some.map((one) => one.together);
+  test('a block joins the one before it, and a third joins both', () => {
+    const two = together(blocks, 'b', true);
+    expect(rounds(two)).toEqual(['round-a', 'round-a', null, null]);
+    expect(rounds(together(two, 'c', true))).toEqual(['round-a', 'round-a', 'round-a', null]);
+  });
+  test('taken out of the middle, those after it are a round of their own', () => {
+    const four = ['b', 'c', 'd'].reduce((some, id) => together(some, id, true), blocks);
+    expect(rounds(together(four, 'b', false))).toEqual(['round-a', null, 'round-a-b', 'round-a-b']);
+  });
+  test('the first has nobody to join', () => expect(together(blocks, 'a', true)).toBe(blocks));
+});
+
+test('one more helper changes no block', () => {
+  const blocks = [block('a')];
+  expect(cured(blocks, 'a', { kind: 'helper', words: 'A helper is there', stations: null })).toBe(blocks);
+});
+
+test('a proposal that is taken becomes a running order with names of its own', () => {
+  const [one] = proposedPlan([
+    {
+      id: 'p0',
+      kind: 'drill',
+      title: 'Sole taps',
+      minutes: null,
+      drill: 'sole-taps',
+      drillVersionId: 7,
+      dose: null,
+      tempo: 'match',
+      stations: 3,
+      phase: 'technique',
+      reasons: [],
+    },
+  ]);
+  expect(one).toMatchObject({ kind: 'drill', title: 'Sole taps', drillVersionId: 7, tempo: 'match', stations: 3, links: null, together: null });
+  expect(one?.id).not.toBe('p0');
+  expect(one).not.toHaveProperty('reasons');
 });

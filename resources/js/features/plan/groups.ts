@@ -9,10 +9,15 @@ export function groupWords(worked: BlockEvaluation, players: Player[]): string[]
   return worked.groups.map(({ workers, servers, isHelped }) => {
     const at = listed(workers.map(name));
     if (servers.length > 0) return `${at}, served by ${listed(servers.map(name))}`;
-    return isHelped ? `${at} with a helper` : at;
+    if (isHelped) return `${at} with a helper`;
+    return workers.length === 1 ? `${at} alone` : at;
   });
 }
 
-/** Goal duty goes round over the season. */
-export const keepers = (worked: BlockEvaluation, players: Player[]): string =>
-  listed(worked.duties.filter((duty) => duty.kind === 'keeper').map((duty) => players.find((player) => player.id === duty.playerId)?.name ?? ''));
+/** Who keeps goal, and who counts and fetches because there is nothing to serve; a sentence each. */
+export function dutyWords(worked: BlockEvaluation, players: Player[]): string[] {
+  const who = (kind: 'keeper' | 'counts') =>
+    listed(worked.duties.filter((duty) => duty.kind === kind).map((duty) => players.find((player) => player.id === duty.playerId)?.name ?? ''));
+  const [inGoal, counting] = [who('keeper'), who('counts')];
+  return [...(inGoal ? [`In goal: ${inGoal}.`] : []), ...(counting ? [`To count and fetch: ${counting}.`] : [])];
+}

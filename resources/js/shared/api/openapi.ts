@@ -1287,7 +1287,7 @@ export interface components {
         Duty: {
             playerId: number;
             /** @enum {string} */
-            kind: "keeper" | "server";
+            kind: "keeper" | "server" | "counts";
         };
         PlayerShare: {
             playerId: number;

@@ -232,7 +232,7 @@ export const blockEvaluation = z.object({
   how: z.array(z.string()),
   warnings: z.array(warning),
   groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
-  duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server']) })),
+  duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server', 'counts']) })),
   players: z.array(playerShare),
 });
 export const evaluation = z.object({

@@ -35,7 +35,7 @@ export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
     case 'free':
       return `${dose.minutes} min free, ${feet}`;
     case 'race':
-      return `${dose.sets} goes against the watch, ${feet}`;
+      return `${dose.sets} ${dose.sets === 1 ? 'go' : 'goes'} against the watch, ${feet}`;
   }
 }
 

@@ -1,7 +1,7 @@
-import { useRef, type PointerEvent } from 'react';
+import { useRef } from 'react';
 import type { BlockEvaluation, Evaluation, Segment } from '../api/schemas';
 import { clock, clockTime } from '../lib/format';
-import { RibbonBlock, type RibbonActs } from './RibbonBlock';
+import { RibbonBlock, RibbonGrip, type RibbonActs } from './RibbonBlock';
 import { Stitch } from './Stitches';
 
 const width = 1180;
@@ -23,10 +23,11 @@ interface RibbonProps {
 /** A session as one seam to scale: work in stitches, rest in gaps, set-up dotted, talk a bar, and where it is likely to end. */
 export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, acts }: RibbonProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const across = (event: PointerEvent) => {
+  const across = (event: { clientX: number }) => {
     const box = svg.current?.getBoundingClientRect();
     return box ? ((event.clientX - box.left) / box.width) * width : 0;
   };
+  const selected = evaluation.blocks.find((block) => block.id === selectedId);
   const slot = slotMinutes * 60;
   const end = Math.max(slot, evaluation.eightInTenSeconds, evaluation.meanSeconds) * 1.02;
   const x = (seconds: number) => (seconds / end) * (width - 8) + 4;
@@ -38,8 +39,6 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
       <line x1={0} x2={width} y1={seam} y2={seam} stroke="var(--quiet)" strokeDasharray="1 4" />
       {evaluation.blocks.map((block, i) => {
         const title = titles[block.id] ?? '';
-        const from = x(block.startSeconds);
-        const to = x(block.startSeconds + block.meanSeconds);
         const isSelected = block.id === selectedId;
         const drawn = (
           <Stretch
@@ -60,8 +59,6 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
             label={`${title}, ${clockTime(startsAt, block.startSeconds)}, ${clock(block.meanSeconds)} long`}
             index={i}
             isSelected={isSelected}
-            from={from}
-            to={to}
             otherMiddles={evaluation.blocks.filter((one) => one.id !== block.id).map((one) => x(one.startSeconds + one.meanSeconds / 2))}
             across={across}
             acts={acts}
@@ -70,6 +67,16 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
           </RibbonBlock>
         );
       })}
+      {acts && selected && (
+        <RibbonGrip
+          key={selected.id}
+          id={selected.id}
+          from={x(selected.startSeconds)}
+          to={x(selected.startSeconds + selected.meanSeconds)}
+          across={across}
+          acts={acts}
+        />
+      )}
       <Scale startsAt={startsAt} end={end} x={x} />
       <line x1={x(slot)} x2={x(slot)} y1={34} y2={150} stroke="var(--ink)" strokeWidth="2" />
       <path d={`M${fiveAt - 6} 138h12l-6 11z`} fill="var(--ink)" />
