@@ -80,14 +80,20 @@ final readonly class PlanDraft
         return Availability::from($this->may[$playerId] ?? Availability::Everything->value);
     }
 
-    /** @throws CoreException If the temperature or the humidity cannot be. */
+    /** @throws ValidationException If the temperature or the humidity cannot be. */
     public function weather(?float $careCelsius, ?float $stopCelsius): Weather
     {
         ['isHot' => $isHot, 'temperatureCelsius' => $temperature, 'humidityPercent' => $humidity] = $this->heat;
 
+        try {
+            $figure = $temperature === null || $humidity === null ? null : WetBulbGlobe::celsius($temperature, $humidity);
+        } catch (CoreException $fault) {
+            throw ValidationException::withMessages([str_replace('weather.', '', $fault->reason()) => [$fault->getMessage()]]);
+        }
+
         return Weather::of(
             $isHot,
-            $temperature === null || $humidity === null ? null : WetBulbGlobe::celsius($temperature, $humidity),
+            $figure,
             $careCelsius ?? Weather::CARE_CELSIUS,
             $stopCelsius ?? Weather::STOP_CELSIUS,
         );

@@ -53,7 +53,8 @@ final readonly class HardLimits
         if ($under !== null && $drill->demands->fromAge->under > $under) {
             return "{$drill->name} is meant for {$drill->demands->fromAge->name()} and older.";
         }
-        $met = $this->request->needs->movesMet;
+        // What was done this season was thought possible then, and is now.
+        $met = isset($this->request->needs->drillDaysAgo[$drill->slug]) ? null : $this->request->needs->movesMet;
         $missing = $met === null ? [] : array_diff($drill->demands->needs, $met);
 
         return $missing === [] ? null : "{$drill->name} needs ".implode(' and ', $missing).' first.';

@@ -237,6 +237,7 @@ final class BuilderTest extends TestCase
         $needy = array_values(array_filter(self::$book, fn (Drill $drill): bool => $drill->demands->needs !== []))[0];
         self::assertStringContainsString('first.', (string) $limits(['needs' => new Needs(movesMet: [])])->why($needy));
         self::assertNull($limits(['needs' => new Needs(movesMet: $needy->demands->needs)])->why($needy));
+        self::assertNull($limits(['needs' => new Needs(drillDaysAgo: [$needy->slug => 9], movesMet: [])])->why($needy));
     }
 
     public function test_ready_wishes_do_what_they_say(): void

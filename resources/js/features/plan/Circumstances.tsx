@@ -27,14 +27,14 @@ export function Circumstances({ tools }: { tools: PlanTools }) {
           value={plan.temperatureCelsius}
           mayBeEmpty
           onNumber={(temperatureCelsius) => change({ temperatureCelsius })}
-          fault={faultAt('temperatureCelsius') ?? faultAt('weather.temperatureCelsius')}
+          fault={faultAt('temperatureCelsius')}
         />
         <NumberField
           label="Humidity, %"
           value={plan.humidityPercent}
           mayBeEmpty
           onNumber={(humidityPercent) => change({ humidityPercent })}
-          fault={faultAt('humidityPercent') ?? faultAt('weather.humidityPercent')}
+          fault={faultAt('humidityPercent')}
         />
       </div>
     </details>
