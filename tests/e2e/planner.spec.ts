@@ -1,0 +1,153 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signIn } from './support';
+
+test('three sessions are proposed, one is taken, and nothing is lost', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'Proposed');
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  await page.getByRole('link', { name: 'Proposals' }).click();
+  await page.getByLabel('Theme').selectOption('turning');
+  await page.getByRole('button', { name: 'Propose three' }).click();
+  const sessions = page.locator('.proposed');
+  await expect(sessions).toHaveCount(3);
+  await expectAccessible(page);
+
+  // Each block says why; the figures are behind it.
+  await sessions.first().locator('summary').first().click();
+  await expect(sessions.first().locator('details li .num').first()).toHaveText(/^[+-]?\d+\.\d$/);
+  const title = await sessions.first().locator('li strong').first().innerText();
+  await page
+    .getByRole('button', { name: `Must be in: ${title}` })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: `Must be in: take back ${title}` })).toBeVisible();
+  await page.getByRole('button', { name: 'Three others' }).click();
+  await expect(page.getByRole('button', { name: 'Three others' })).toBeEnabled();
+  for (const heading of [1, 2, 3]) await expect(page.getByRole('region', { name: `Session ${heading}` }).getByText(title)).toBeVisible();
+
+  // A wish that cannot be granted is answered with what works.
+  await page.getByLabel('Slot, minutes').fill('0');
+  await page.getByRole('button', { name: 'Propose three' }).click();
+  await expect(page.getByText('A session lasts 10 to 240 minutes. Built for 10 minutes.')).toBeVisible();
+  await page.getByLabel('Slot, minutes').fill('60');
+  await page.getByRole('button', { name: 'Propose three' }).click();
+  await expect(page.getByText('Built for 10 minutes.')).toBeHidden();
+  await page.setViewportSize({ ...phone, width: 360 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+  await page.setViewportSize({ width: 1280, height: 800 });
+
+  await page.getByRole('button', { name: 'Take session 2' }).click();
+  await settled(page);
+  await expect(page.locator('.slip', { hasText: 'What was today about?' })).toBeVisible();
+  // Nothing was kept: what was there before is one press away.
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  await expect(page.locator('.order .slip')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await keepChanges(page);
+  await page.reload();
+  await settled(page);
+  await expect(page.locator('.slip', { hasText: 'What was today about?' })).toBeVisible();
+});
+
+test('blocks are pulled on the ribbon to another place and another length, by mouse and by keys', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'Pulled');
+  for (const name of ['Sole taps', 'Pull back and out', 'Gate to gate']) await addDrill(page, name);
+  await settled(page);
+  const titles = page.locator('.slip strong');
+  const on = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}, \\d`) });
+  const middle = async (name: string) => {
+    const box = await on(name).boundingBox();
+    if (!box) throw new Error(`${name} is not on the ribbon.`);
+    return { x: box.x + box.width / 2, y: box.y + box.height * 0.6, width: box.width };
+  };
+
+  const [from, to] = [await middle('Sole taps'), await middle('Gate to gate')];
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 20, from.y);
+  await page.mouse.move(to.x + to.width * 0.4, from.y, { steps: 8 });
+  // The totals follow before the block is let go.
+  await expect(titles).toHaveText(['Pull back and out', 'Gate to gate', 'Sole taps']);
+  await settled(page);
+  await page.mouse.up();
+
+  await on('Sole taps').focus();
+  await page.keyboard.press('Alt+ArrowLeft');
+  await expect(titles).toHaveText(['Pull back and out', 'Sole taps', 'Gate to gate']);
+  await settled(page);
+  await expect(page.getByText('Sole taps is now number 2 of 3.')).toBeAttached();
+
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Sets')).toHaveValue('2');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByLabel('Sets')).toHaveValue('3');
+  await settled(page);
+  const grip = await page.locator('.ribbon-grip').boundingBox();
+  if (!grip) throw new Error('There is nothing to pull.');
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 200, grip.y + grip.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await settled(page);
+  expect(Number(await page.getByLabel('Sets').inputValue())).toBeGreaterThan(3);
+  await expectAccessible(page);
+});
+
+test('what is barred needs a reason, who may not work does not, and the sheet says both', async ({ page }) => {
+  await signIn(page);
+  await newSession(page, 'With care');
+  await addDrill(page, 'Receive on the far foot');
+  await addDrill(page, 'From the hand: a soft ball to the hands, with the forehead');
+  await page.getByLabel('Sets').fill('9');
+  await settled(page);
+  const heading = page.getByText(/headers a player\. At most 5 headers/);
+  await expect(heading).toBeVisible();
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(page.getByText(/Take it out, or say why it stands/)).toBeVisible();
+  await page.getByRole('button', { name: 'Let it stand …' }).click();
+  await page.getByLabel('Why it stands; kept with your name').fill('Balloons, agreed with the parents.');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Let it stand', exact: true }).click();
+
+  await page.getByText(/^Who comes: /).click();
+  await page.getByLabel('Not for everything today').selectOption('Kofi');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByLabel('Kofi today')).toHaveValue('serves-only');
+  await page.getByText(/^Helpers and heat/).click();
+  await page.getByLabel('Hot today').check();
+  await settled(page);
+  await expect(page.getByText(/^Hot today: water every ten minutes/)).toBeVisible();
+  await page.getByText("Each player's time and touches").click();
+  await expect(page.getByRole('row', { name: /^Kofi 0:00/ })).toBeVisible();
+  await page.locator('.slip').first().click();
+  await expect(page.getByText(/served by Kofi|Kofi/).first()).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Last time' })).toBeVisible();
+  await expectAccessible(page);
+  await keepChanges(page);
+  await expect(page.getByText(/It stands: Balloons, agreed with the parents\. \(Mirela/)).toBeVisible();
+
+  await page.getByRole('link', { name: 'Sheet' }).click();
+  await expect(page.getByText(/It stands: Balloons/)).toBeVisible();
+  await expect(page.getByText(/^In the bag \d+/)).toBeVisible();
+  await expect(page.getByText(/^Together/).first()).toBeVisible();
+  await expect(page.getByText(/^Hot today/)).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('on a phone the plan still moves by press', async ({ page }) => {
+  await page.setViewportSize(phone);
+  await signIn(page);
+  await newSession(page, 'In one hand');
+  for (const name of ['Sole taps', 'Gate to gate']) await addDrill(page, name);
+  await settled(page);
+  await page.getByRole('button', { name: 'Earlier: Gate to gate' }).click();
+  await expect(page.locator('.slip strong')).toHaveText(['Gate to gate', 'Sole taps']);
+  await page.getByText(/^Who comes: /).click();
+  await page.getByLabel('Not for everything today').selectOption('Bo');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await settled(page);
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(phone.width);
+});

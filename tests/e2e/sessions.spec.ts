@@ -1,0 +1,92 @@
+import { expect, test, type Page } from '@playwright/test';
+import { readdirSync, readFileSync } from 'node:fs';
+import { addDrill, newSession, settled, signIn } from './support';
+
+interface Golden {
+  name: string;
+  players: number;
+  helpers: number;
+  blocks: { drill?: string; dose?: { workSeconds: number }; together?: string; water?: number; talk?: number }[];
+  expected: { stations: number; turns: number; work: number }[];
+}
+const golden = (JSON.parse(readFileSync('core/tests/golden/sessions.json', 'utf8')) as { cases: Golden[] }).cases;
+const names = Object.fromEntries(
+  readdirSync('book/drills')
+    .flatMap((file) => (JSON.parse(readFileSync(`book/drills/${file}`, 'utf8')) as { drills: { slug: string; name: string }[] }).drills)
+    .map((drill) => [drill.slug, drill.name]),
+);
+const sessionOf = ({ name }: Golden) => name.slice(0, name.lastIndexOf(','));
+
+interface Worked {
+  blocks: { stations: number; turns: number; partSeconds: Record<string, number> }[];
+}
+
+/** Every preview that was answered, by how many were to come and with how many helpers and blocks; the last one of a kind stays. */
+function previews(page: Page): (players: number, helpers: number, blocks: number) => Worked | undefined {
+  const answers = new Map<string, Worked>();
+  page.on('response', (answer) => {
+    if (!answer.url().endsWith('/preview') || answer.status() !== 200) return;
+    const asked = answer.request().postDataJSON() as { comingPlayerIds: number[]; helpers: number; blocks: unknown[] };
+    void answer.json().then((worked: Worked) => answers.set(`${asked.comingPlayerIds.length} ${asked.helpers} ${asked.blocks.length}`, worked));
+  });
+  return (players, helpers, blocks) => answers.get(`${players} ${helpers} ${blocks}`);
+}
+
+async function tick(page: Page, players: number): Promise<void> {
+  const boxes = page.getByRole('group', { name: 'Who comes' }).getByRole('checkbox');
+  const count = await boxes.count();
+  for (let i = 0; i < count; i++) await boxes.nth(i).setChecked(i < players);
+}
+
+for (const title of [...new Set(golden.map(sessionOf))]) {
+  test(`planned: ${title}`, async ({ page }) => {
+    const cases = golden.filter((one) => sessionOf(one) === title).toSorted((a, b) => b.players - a.players);
+    const [first] = cases;
+    if (!first) throw new Error(`There is no session called ${title}.`);
+    const answered = previews(page);
+    await signIn(page);
+    await newSession(page, title);
+    for (const [i, block] of first.blocks.entries()) {
+      if (block.water) await page.getByRole('button', { name: 'Water', exact: true }).click();
+      else if (block.talk) await page.getByRole('button', { name: 'Recap', exact: true }).click();
+      else await addDrill(page, names[block.drill ?? ''] ?? '');
+      if (block.dose) {
+        await page.getByLabel('How much is it?').selectOption('timed');
+        await page.getByLabel('Feet', { exact: true }).selectOption('alternating');
+        await page.getByLabel('Work, s').fill(String(block.dose.workSeconds));
+        await page.getByLabel('Sets', { exact: true }).fill('1');
+        await page.getByLabel('Rest, s').fill('0');
+      }
+      if (block.together && i > 0) await page.getByLabel(/^At the same time as/).check();
+    }
+    await page.getByText(/^Helpers and heat/).click();
+    await page.getByLabel('Helpers beside you').fill(String(first.helpers));
+    await page.getByText(/^Who comes: /).click();
+    for (const one of cases) {
+      await tick(page, one.players);
+      await expect(page.getByText(`Who comes: ${one.players} of 14`)).toBeVisible();
+      await settled(page);
+      await expect
+        .poll(
+          () =>
+            answered(one.players, one.helpers, one.blocks.length)?.blocks.map(({ stations, turns, partSeconds }) => [
+              stations,
+              turns,
+              Math.round(partSeconds.work ?? 0),
+            ]),
+          {
+            message: one.name,
+            timeout: 10_000,
+          },
+        )
+        .toEqual(one.expected.map(({ stations, turns, work }) => [stations, turns, Math.round(work)]));
+      // What is shown is what was answered.
+      const at = one.blocks.findLastIndex((block) => block.drill);
+      await page.locator('.slip').nth(at).click();
+      const { stations, turns } = one.expected[at] ?? { stations: 0, turns: 0 };
+      await expect(
+        page.getByRole('heading', { name: `${stations} ${stations === 1 ? 'station' : 'stations'}, ${turns} ${turns === 1 ? 'turn' : 'turns'}` }),
+      ).toBeVisible();
+    }
+  });
+}
