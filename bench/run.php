@@ -8,16 +8,31 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
 use App\Queries\MoveQuery;
+use App\Queries\SquadPastQuery;
 use App\Support\ClubContext;
+use FleetSparrow\Core\Builder\BuildRequest;
+use FleetSparrow\Core\Builder\Needs;
+use FleetSparrow\Core\Builder\SessionBuilder;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\DrillFactory;
 use FleetSparrow\Core\Drill\DrillFilter;
 use FleetSparrow\Core\Drill\DrillIndex;
+use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Layout\MarkerLine;
 use FleetSparrow\Core\Layout\Reset;
 use FleetSparrow\Core\Layout\Scatter;
 use FleetSparrow\Core\Layout\Zigzag;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanEvaluator;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Rotation\Partners;
+use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Length;
+use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Contracts\Console\Kernel;
@@ -49,9 +64,9 @@ foreach (range(1, 6) as $i) {
     Player::query()->firstOrCreate(['squad_id' => $squad->id, 'name' => "Extra {$i}"], ['strong_foot' => 'R']);
 }
 $players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->all();
-$versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->limit(12)->get();
+$versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->limit(14)->get();
 $plan = fn (int $count): array => [
-    'slotMinutes' => 90,
+    'slotMinutes' => 240,
     'comingPlayerIds' => array_slice($players, 0, $count),
     'blocks' => $versions->map(fn (DrillVersion $version, int $i): array => ['id' => "b{$i}", 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => null])->all(),
 ];
@@ -150,8 +165,10 @@ $corrections = function (array $batch) use ($session): array {
     return ['marks' => array_map(fn (array $mark, int $i): array => ['supersedesUuids' => [$uuids[$i % count($uuids)]]] + $mark, $batch['marks'], array_keys($batch['marks']))];
 };
 $figures = [
-    ['plan preview, 12 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
-    ['plan preview, 12 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
+    ['plan preview, 14 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
+    ['the same over its slot, with cuts', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => ['slotMinutes' => 90] + $plan(20), ROUNDS],
+    ['plan preview, 14 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
+    ['three proposals, 20 players', 'POST', "/api/v1/squads/{$squad->id}/proposals", fn (): array => ['slotMinutes' => 90, 'theme' => 'turning', 'comingPlayerIds' => array_slice($players, 0, 20)], 10],
     ['today', 'GET', "/api/v1/squads/{$squad->id}/today", fn () => null, ROUNDS],
     ['run pack', 'GET', "/api/v1/sessions/{$session->id}/run", fn () => null, 30],
     ['squad board', 'GET', "/api/v1/squads/{$squad->id}", fn () => null, 30],
@@ -190,8 +207,31 @@ $index = DrillIndex::of($thousand, $dictionary);
 $strewn = fn (int $seed): array => Scatter::of(20, Length::ofMetres(15.0), Length::ofMetres(15.0), $seed)->markers();
 $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
+$past = $app->make(SquadPastQuery::class)->before($squad, CalendarDate::fromIso(date('Y-m-d')));
+$twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer((string) $id, StrongFoot::Right), array_slice($players, 0, 20));
+$situation = PlanContext::of($twenty, [], new ClockRules, new KitOwned(60, 20, 2), $squad->area(), $squad->headingLimit(), 1, $past);
+$order = $versions->map(fn (DrillVersion $version, int $i): Block => Block::ofDrill("b{$i}", $version->drill(), $version->drill()->doseFrom($version->content['dose'] ?? ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each']), Tempo::Steady, null))->values()->all();
+$needs = new Needs(familyDaysAgo: ['turning' => 9, 'dribbling' => 2, 'ball-mastery' => 2], lastTime: ['sole-taps'], weakerShare: 0.4, nextRungs: ['drag-back-turn' => 5], records: ['sole-taps' => 14, 'drag-back-turn' => 14]);
+$build = function (int $size) use ($drills, $situation, $needs): callable {
+    $some = [];
+    for ($i = 0; $i < $size; $i++) {
+        $drill = $drills[$i % count($drills)];
+        $some[] = new Drill("{$drill->slug}-{$i}", $drill->name, $drill->family, $drill->summary, $drill->layout, $drill->composition, $drill->secondsPerRep, $drill->goodChance, $drill->fetchSeconds, $drill->dose, $drill->rule, $drill->organisation, $drill->demands, $drill->teaching);
+    }
+
+    return fn () => SessionBuilder::propose(new BuildRequest($some, $situation, 90, Family::Turning, needs: $needs));
+};
+$ids = array_map(strval(...), array_slice($players, 0, 20));
 echo "\n";
 foreach ([
+    'evaluate 14 blocks × 20 players' => fn () => PlanEvaluator::evaluate($order, $situation),
+    'the same with cuts' => fn () => PlanEvaluator::evaluate($order, $situation, 1800.0),
+    'partners of 20 after a season' => fn () => Partners::of($ids, $past->meetings()),
+    'partners of 19 after a season' => fn () => Partners::of(array_slice($ids, 1), $past->meetings()),
+    'propose three out of 75 drills' => $build(75),
+    'propose three out of 150 drills' => $build(150),
+    'propose three out of 300 drills' => $build(300),
+
     'parse and tally '.count($scripts).' scripts' => fn () => array_map(fn (string $text): Tally => Tally::of(Script::fromText($text)), $scripts),
     'search over 1,000 drills, words' => fn () => $index->find('sole turn', new DrillFilter),
     'search over 1,000 drills, wishes' => fn () => $index->find('in', new DrillFilter(feet: 'both', equipment: [], people: 'pair', wall: false, minutes: 10.0)),
@@ -199,7 +239,7 @@ foreach ([
     'reset, 20 strewn to 20 strewn' => fn () => Reset::between($strewn(1), $strewn(2)),
     'reset, row of 20 to zigzag of 20' => fn () => Reset::between($row, $zigzag),
 ] as $name => $work) {
-    $milliseconds = $median(fn (): float => $core($work), 20);
+    $milliseconds = $median(fn (): float => $core($work), str_starts_with($name, 'propose') ? 5 : 20);
     printf("%-34s %9.2f %8.2f\n", $name, $milliseconds, $milliseconds / $unit);
 }
 

@@ -4,9 +4,6 @@ import { coach, lead, phone, runUntil, settled, signIn } from './support';
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` });
 
 test('desk', async ({ page }) => {
-  await page.goto('/');
-  await expect(page.getByLabel('E-mail')).toBeFocused();
-  await page.screenshot(shot('sign-in'));
   await signIn(page, coach);
   await page.screenshot(shot('today'));
   await page.goto('/plan');
@@ -16,6 +13,12 @@ test('desk', async ({ page }) => {
   await page.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByText(/^To beat/).first()).toBeVisible();
   await page.screenshot(shot('sheet'));
+  await page.goto('/plan');
+  await page.getByRole('link', { name: 'Proposals' }).click();
+  await page.getByLabel('Theme').selectOption('turning');
+  await page.getByRole('button', { name: 'Propose three' }).click();
+  await expect(page.locator('.proposed')).toHaveCount(3);
+  await page.screenshot(shot('proposals'));
   await page.goto('/squad');
   await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
   await page.screenshot(shot('squad'));

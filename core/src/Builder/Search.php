@@ -36,7 +36,7 @@ final class Search
         $choices = array_map(fn (Phase $phase): array => $this->choices($phase), $phases);
         $beam = [$this->objective->nothing()];
         foreach ($choices as $some) {
-            $beam = $this->grown($beam, $some);
+            $beam = $this->grown($beam, $some, intdiv(count($phases), 2));
             if ($beam === []) {
                 return null;
             }
@@ -62,9 +62,10 @@ final class Search
     /**
      * @param  list<Sequence>  $beam
      * @param  list<Option|null>  $choices
+     * @param  int  $mostAlike  drills that may also be in one proposal before: more can never become half of a session
      * @return list<Sequence>
      */
-    private function grown(array $beam, array $choices): array
+    private function grown(array $beam, array $choices, int $mostAlike): array
     {
         $grown = [];
         foreach ($beam as $one) {
@@ -74,7 +75,7 @@ final class Search
                     continue;
                 }
                 $next = $this->objective->with($one, $choice);
-                if ($this->objective->fits($next)) {
+                if ($this->objective->fits($next) && $this->alike($next->slugs()) <= $mostAlike) {
                     $grown[] = $next;
                 }
             }
@@ -136,12 +137,19 @@ final class Search
     private function allowed(Sequence $sequence): bool
     {
         $own = array_diff($sequence->slugs(), $this->locked);
-        foreach ($this->before as $other) {
-            if (2 * count(array_intersect($own, $other)) > count($own)) {
-                return false;
-            }
-        }
 
-        return $own !== [] || $this->before === [];
+        return 2 * $this->alike($sequence->slugs()) <= count($own) && ($own !== [] || $this->before === []);
+    }
+
+    /**
+     * Drills shared with the proposal before that shares most.
+     *
+     * @param  list<string>  $slugs
+     */
+    private function alike(array $slugs): int
+    {
+        $own = array_diff($slugs, $this->locked);
+
+        return max([0, ...array_map(static fn (array $other): int => count(array_intersect($own, $other)), $this->before)]);
     }
 }

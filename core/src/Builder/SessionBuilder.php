@@ -46,6 +46,8 @@ final class SessionBuilder
             $proposals[] = self::proposal($request, $found, $wishes->phases, new Reasons($request, $theme, $weights), $hasRecap);
         }
 
+        usort($proposals, static fn (Proposal $a, Proposal $b): int => $b->worth <=> $a->worth);
+
         return new BuildAnswer($proposals, [...$refusals, ...$wishes->refusals, ...self::shortfall($request, $proposals, $wishes)], $theme, $request->slotMinutes);
     }
 

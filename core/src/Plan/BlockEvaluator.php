@@ -17,11 +17,8 @@ use FleetSparrow\Core\Touch\Tally;
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
 {
-    /** @var array<string, SetUp> what was laid out before: layouts live as long as the plan that is evaluated */
-    private array $laid = [];
-
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
-    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly bool $isBrief = false)
+    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly bool $isBrief = false, private readonly LaidOut $laid = new LaidOut)
     {
     }
 
@@ -64,12 +61,12 @@ final class BlockEvaluator
     {
         $rules = $this->context->rules;
         $stationing = $this->draw->stationing($block, $drill, $players);
-        $turns = $stationing->turns();
+        $turns = $this->draw->turns($stationing);
         $queues = self::queues($drill, $block, $stationing);
         $pace = $drill->pace($block->tempo);
         $paces = self::paces($drill, $pace, $players, $queues);
 
-        $laying = $this->laid[spl_object_id($drill->layout).' '.($before === null ? '' : spl_object_id($before))." {$stationing->inUse()} {$stationsBefore}"] ??= SetUp::of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
+        $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
         $plain = ['setUp' => $laying->touched() * $rules->markerSeconds, 'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds];
         $setUp = $plain['setUp'] * $rules->setUp->factor;

@@ -22,6 +22,9 @@ final class GroupDraw
     /** @var array<string, Stationing> */
     private array $drawn = [];
 
+    /** @var array<int, list<WorkTurn>> by stationing, which lives as long as the draw */
+    private array $turns = [];
+
     /** @var array<string, list<Duty>> */
     private array $duties = [];
 
@@ -39,6 +42,12 @@ final class GroupDraw
     public function stationing(Block $block, Drill $drill, array $players): Stationing
     {
         return $this->drawn["{$block->id} {$block->stations} {$players[0]->id} ".count($players)] ??= $this->draw($block, $drill, $players);
+    }
+
+    /** @return list<WorkTurn> */
+    public function turns(Stationing $stationing): array
+    {
+        return $this->turns[spl_object_id($stationing)] ??= $stationing->turns();
     }
 
     /**

@@ -27,11 +27,11 @@ final class PlanEvaluator
         }
         $draw = new GroupDraw($context->past, $context->helpers);
         $rounds = self::rounds($blocks);
-        $evaluations = self::blocks($rounds, $context, $draw);
+        $laid = new LaidOut;
+        $evaluations = self::blocks($rounds, $context, $draw, $laid);
         $judged = DurationEstimate::fixed(0.0);
         $work = DurationEstimate::fixed(0.0);
         $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $context->players);
-        $touches = array_fill_keys($ids, Tally::zero());
         $times = array_fill_keys($ids, new PlayerTime);
         $dry = 0.0;
         $warned = [];
@@ -39,14 +39,14 @@ final class PlanEvaluator
             $evaluation = $evaluations[$i];
             $judged = $judged->plus($evaluation->judged);
             $work = $work->plus($evaluation->work);
-            foreach ($evaluation->touches as $player => $tally) {
-                $touches[$player] = ($touches[$player] ?? Tally::zero())->plus($tally);
-                $times[$player] = ($times[$player] ?? new PlayerTime)->plus($evaluation->times[$player] ?? new PlayerTime);
+            foreach ($evaluation->times as $player => $time) {
+                $times[$player] = ($times[$player] ?? new PlayerTime)->plus($time);
             }
             [$dry, $warning] = self::water($block, $evaluation, $dry, $context->weather->waterMinutes());
             $warned[] = $warning === null ? $evaluation : $evaluation->warned($warning);
         }
         $evaluations = $warned;
+        $touches = self::touches($ids, $evaluations);
         $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
         $finish = FinishTime::of($total);
         $isOver = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds;
@@ -58,9 +58,28 @@ final class PlanEvaluator
             $touches,
             $times,
             KitList::of(array_map(static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round), self::indices($rounds)), count($context->players)),
-            $isOver ? (new Cuts(new BlockEvaluator($context, $draw, isBrief: true)))->of($blocks, $evaluations) : [],
+            $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
             SessionWarnings::of($touches, $context),
         );
+    }
+
+    /**
+     * Each player's touches of all blocks. Players who work alike share their tallies block by block, and so their sum.
+     *
+     * @param  non-empty-list<string>  $players
+     * @param  list<BlockEvaluation>  $evaluations
+     * @return array<string, Tally>
+     */
+    private static function touches(array $players, array $evaluations): array
+    {
+        $sums = [];
+        $touches = [];
+        foreach ($players as $player) {
+            $tallies = array_filter(array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations));
+            $touches[$player] = $sums[implode(' ', array_map(spl_object_id(...), $tallies))] ??= array_reduce($tallies, static fn (Tally $sum, Tally $one): Tally => $sum->plus($one), Tally::zero());
+        }
+
+        return $touches;
     }
 
     /**
@@ -119,9 +138,9 @@ final class PlanEvaluator
      * @param  list<non-empty-list<Block>>  $rounds
      * @return list<BlockEvaluation>
      */
-    private static function blocks(array $rounds, PlanContext $context, GroupDraw $draw): array
+    private static function blocks(array $rounds, PlanContext $context, GroupDraw $draw, LaidOut $laid): array
     {
-        $evaluator = new BlockEvaluator($context, $draw);
+        $evaluator = new BlockEvaluator($context, $draw, laid: $laid);
         $together = new RoundOfStations($context, $draw, $evaluator);
         $evaluations = [];
         $ground = null;

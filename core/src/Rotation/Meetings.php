@@ -62,6 +62,27 @@ final class Meetings
         return $this->pairs[$one][$other] ?? 0.0;
     }
 
+    /**
+     * The weights of everybody with everybody.
+     *
+     * @param  list<string>  $players
+     * @return list<list<float>>
+     */
+    public function weights(array $players): array
+    {
+        $weights = [];
+        foreach ($players as $one) {
+            $met = $this->pairs[$one] ?? [];
+            $row = [];
+            foreach ($players as $other) {
+                $row[] = $met[$other] ?? 0.0;
+            }
+            $weights[] = $row;
+        }
+
+        return $weights;
+    }
+
     /** Σ 2^(−age ÷ 6) over the threes somebody was in. */
     public function threeWeight(string $one): float
     {

@@ -19,7 +19,7 @@ final class Partners
     private const TRIED_TO_JOIN = 4;
 
     /** @var list<list<float>> */
-    private array $weights = [];
+    private readonly array $weights;
 
     /** @var array<int, array{float, list<list<int>>}> */
     private array $best = [];
@@ -27,9 +27,7 @@ final class Partners
     /** @param  list<string>  $players */
     private function __construct(private readonly array $players, private readonly Meetings $meetings)
     {
-        foreach ($players as $one) {
-            $this->weights[] = array_map(static fn (string $other): float => $meetings->weight($one, $other), $players);
-        }
+        $this->weights = $meetings->weights($players);
     }
 
     /**

@@ -78,6 +78,21 @@ final class BuilderTest extends TestCase
         self::assertContains(Family::Turning, array_map(fn (string $slug): Family => self::drill($slug)->family, $answer->proposals[0]->slugs()));
     }
 
+    public function test_every_theme_and_slot_has_three_that_differ(): void
+    {
+        foreach (Family::cases() as $theme) {
+            foreach ([15, 40, 90] as $slot) {
+                $proposals = self::propose(['theme' => $theme, 'slotMinutes' => $slot])->proposals;
+                self::assertCount(3, $proposals, "{$theme->value}, {$slot} minutes");
+                self::assertSame($proposals, self::byWorth($proposals));
+                foreach ([[0, 1], [0, 2], [1, 2]] as [$one, $other]) {
+                    $fewer = min(count($proposals[$one]->slugs()), count($proposals[$other]->slugs()));
+                    self::assertLessThanOrEqual(max(1, $fewer / 2 + 0.5), count(array_intersect($proposals[$one]->slugs(), $proposals[$other]->slugs())));
+                }
+            }
+        }
+    }
+
     public function test_the_worth_of_a_proposal_is_the_written_objective_worked_out_from_its_evaluation(): void
     {
         $needs = new Needs(familyDaysAgo: ['turning' => 10, 'dribbling' => 3], records: ['outside-hook-race' => 5], lastTime: ['drag-back-turn']);
@@ -119,11 +134,11 @@ final class BuilderTest extends TestCase
     }
 
     /** On small books every choice of drills and doses is tried: what is proposed is within two parts in a hundred of the best. */
-    public function test_is_as_good_as_trying_everything_on_forty_small_books(): void
+    public function test_is_as_good_as_trying_everything_on_thirty_small_books(): void
     {
         $chance = new Randomizer(new Mt19937(11));
         $exact = 0;
-        for ($case = 0; $case < 40; $case++) {
+        for ($case = 0; $case < 32; $case++) {
             $book = array_slice($chance->shuffleArray(self::$book), 0, $chance->getInt(5, 8));
             $theme = Family::cases()[$chance->getInt(0, 8)];
             $request = self::request(['book' => $book, 'theme' => $theme, 'slotMinutes' => $chance->getInt(14, 60), 'players' => $chance->getInt(2, 12)]);
@@ -140,7 +155,7 @@ final class BuilderTest extends TestCase
             $exact += $found->worth > $best - 1e-6 ? 1 : 0;
         }
         // Nearly always the best itself.
-        self::assertGreaterThanOrEqual(36, $exact);
+        self::assertGreaterThanOrEqual(29, $exact);
     }
 
     public function test_the_same_request_has_the_same_answer_and_asking_again_shows_others(): void
@@ -308,6 +323,17 @@ final class BuilderTest extends TestCase
         $sequences = array_filter($sequences, fn (Sequence $one): bool => $one->slugs() !== []);
 
         return $sequences === [] ? null : max(array_map(fn (Sequence $one): float => $one->value, $sequences));
+    }
+
+    /**
+     * @param  list<Proposal>  $proposals
+     * @return list<Proposal>
+     */
+    private static function byWorth(array $proposals): array
+    {
+        usort($proposals, fn (Proposal $a, Proposal $b): int => $b->worth <=> $a->worth);
+
+        return $proposals;
     }
 
     /**
