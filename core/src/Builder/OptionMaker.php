@@ -127,8 +127,7 @@ final class OptionMaker
 
         return [
             'stale' => $daysAgo === null ? 1.0 : min(1.0, max(0, $daysAgo) / self::STALE_DAYS),
-            // Asked for alone it is worth its share; otherwise an even share is enough.
-            'foot' => $this->request->wish === Wish::WeakerFoot ? $this->weakerShare($worked) : $this->footNeed() * min(1.0, 2.0 * $this->weakerShare($worked)),
+            'foot' => $this->foot($this->weakerShare($worked)),
             'ladder' => min(1.0, ($needs->nextRungs[$drill->slug] ?? 0) / $players),
             'target' => $phase === Phase::Challenge ? min(1.0, ($needs->records[$drill->slug] ?? 0) / $players) : 0.0,
             'repeat' => $phase !== Phase::Technique ? 0.0 : match (true) {
@@ -144,12 +143,20 @@ final class OptionMaker
         ];
     }
 
-    /** How far the weaker foot lags: full at three touches in ten; where it does not lag, both feet are still liked. */
-    private function footNeed(): float
+    /**
+     * Asked for alone, the weaker foot is worth its share of the touches. Where it lags it is worth an even share or more, as much
+     * as it lags: in full at three touches in ten. Where it does not, both feet alike are liked.
+     */
+    private function foot(float $share): float
     {
-        $share = $this->request->needs->weakerShare;
+        $lately = $this->request->needs->weakerShare;
+        $lags = $lately === null ? 0.0 : min(1.0, max(0.0, (0.5 - $lately) / 0.2));
 
-        return $share === null ? self::BOTH_FEET : min(1.0, max(self::BOTH_FEET, (0.5 - $share) / 0.2));
+        return match (true) {
+            $this->request->wish === Wish::WeakerFoot => $share,
+            $lags > self::BOTH_FEET => $lags * min(1.0, 2.0 * $share),
+            default => self::BOTH_FEET * 2.0 * min($share, 1.0 - $share),
+        };
     }
 
     private function weakerShare(BlockEvaluation $worked): float

@@ -22,8 +22,9 @@ final class Search
      * @param  array<string, list<Option>>  $options  phase → what may stand there
      * @param  list<list<string>>  $before  slugs of the proposals made so far: at most half of one's drills may be in a new one
      * @param  list<string>  $locked  slugs that must be in and do not count as alike
+     * @param  list<string>  $wished  phases a wish asks something of, so that they are never left out
      */
-    public function __construct(private readonly Objective $objective, private readonly array $options, private readonly array $before = [], private readonly array $locked = [])
+    public function __construct(private readonly Objective $objective, private readonly array $options, private readonly array $before = [], private readonly array $locked = [], private readonly array $wished = [])
     {
     }
 
@@ -35,8 +36,8 @@ final class Search
     {
         $choices = array_map(fn (Phase $phase): array => $this->choices($phase), $phases);
         $beam = [$this->objective->nothing()];
-        foreach ($choices as $some) {
-            $beam = $this->grown($beam, $some, intdiv(count($phases), 2));
+        foreach ($phases as $place => $phase) {
+            $beam = $this->grown($beam, $choices[$place], intdiv(count($phases), 2), ! in_array($phase->value, $this->wished, true));
             if ($beam === []) {
                 return null;
             }
@@ -63,13 +64,15 @@ final class Search
      * @param  list<Sequence>  $beam
      * @param  list<Option|null>  $choices
      * @param  int  $mostAlike  drills that may also be in one proposal before: more can never become half of a session
+     * @param  bool  $mayBeLeftOut  where nothing fits any more
      * @return list<Sequence>
      */
-    private function grown(array $beam, array $choices, int $mostAlike): array
+    private function grown(array $beam, array $choices, int $mostAlike, bool $mayBeLeftOut): array
     {
         $grown = [];
         foreach ($beam as $one) {
             $slugs = $one->slugs();
+            $before = count($grown);
             foreach ($choices as $choice) {
                 if ($choice !== null && in_array($choice->drill->slug, $slugs, true)) {
                     continue;
@@ -78,6 +81,9 @@ final class Search
                 if ($this->objective->fits($next) && $this->alike($next->slugs()) <= $mostAlike) {
                     $grown[] = $next;
                 }
+            }
+            if ($mayBeLeftOut && count($grown) === $before) {
+                $grown[] = $this->objective->with($one, null);
             }
         }
         usort($grown, static fn (Sequence $a, Sequence $b): int => $b->value <=> $a->value);

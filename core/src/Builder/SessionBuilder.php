@@ -8,7 +8,9 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Plan\PlanEvaluator;
+use FleetSparrow\Core\Touch\FootMark;
 
 /**
  * Proposes sessions: warm-up with the ball, technique, technique under more demand, a number to beat, a game, and a talk by
@@ -23,6 +25,9 @@ final class SessionBuilder
 
     /** Less time to spare than this is not worth a word. */
     private const SPARE_MINUTES = 5;
+
+    /** The lesser foot under this share of the touches is out of balance (default). */
+    private const BALANCE = 0.4;
 
     /** A session shorter than this ends without a talk. */
     private const RECAP_FROM_MINUTES = 20;
@@ -39,7 +44,7 @@ final class SessionBuilder
         $objective = new Objective($weights, $request->context->rules, $request->slotMinutes * 60.0, $request->context->weather->waterMinutes(), $hasRecap);
         $proposals = [];
         for ($i = 0; $i < self::PROPOSALS; $i++) {
-            $found = (new Search($objective, $options, [...$request->seen, ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals)], $wishes->lockedSlugs()))->best($wishes->phases);
+            $found = (new Search($objective, $options, [...$request->seen, ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals)], $wishes->lockedSlugs(), $wishes->wishedPhases()))->best($wishes->phases);
             if ($found === null || $found->slugs() === []) {
                 break;
             }
@@ -115,7 +120,7 @@ final class SessionBuilder
         $left = $request->slotMinutes - $evaluation->finish->secondsReachedBy(0.8) / 60.0;
         $notes = $left >= self::SPARE_MINUTES ? [sprintf('Ends about %d minutes before the slot does: add a set, or play on.', (int) floor($left))] : [];
 
-        return new Proposal($blocks, $found->value, $evaluation, [...self::notes($found, $phases), ...$notes]);
+        return new Proposal($blocks, $found->value, $evaluation, [...self::notes($found, $phases), ...$notes, ...self::feet($request, $evaluation)]);
     }
 
     /**
@@ -134,6 +139,19 @@ final class SessionBuilder
         }
 
         return $notes;
+    }
+
+    /** @return list<string> a session that leaves one foot behind says so, unless that was asked for */
+    private static function feet(BuildRequest $request, PlanEvaluation $evaluation): array
+    {
+        [$left, $right] = [0.0, 0.0];
+        foreach ($evaluation->touches as $tally) {
+            $left += $tally->contactsOf(FootMark::Left);
+            $right += $tally->contactsOf(FootMark::Right);
+        }
+        $share = $left + $right > 0.0 ? min($left, $right) / ($left + $right) : 0.5;
+
+        return $request->wish === Wish::WeakerFoot || $share >= self::BALANCE ? [] : [sprintf('The %s foot has %d%% of the touches.', $left < $right ? 'left' : 'right', (int) round(100 * $share))];
     }
 
     /**

@@ -70,6 +70,12 @@ final class Wishes
         return $this->locked;
     }
 
+    /** @return list<string> */
+    public function wishedPhases(): array
+    {
+        return array_keys($this->only);
+    }
+
     public function whyNothing(int $slotMinutes): string
     {
         if ($this->book === []) {

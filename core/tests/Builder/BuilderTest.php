@@ -118,7 +118,7 @@ final class BuilderTest extends TestCase
                     $scripts = array_map(fn (Drill $one): string => $one->script->text(), array_column($drills, 0));
                     $kinds = array_column($drills, 1);
                     $worth += $w->stale * min(1, $ago / 21)
-                        + $w->foot * 0.4 * ($both > 0 ? min(1, 2 * $weaker / $both) : 0)
+                        + $w->foot * 0.4 * ($both > 0 ? 2 * min($weaker / $both, 1 - $weaker / $both) : 0)
                         + $w->target * ($block->phase === Phase::Challenge ? ($needs->records[$drill->slug] ?? 0) / 12 : 0)
                         + $w->repeat * ($block->phase === Phase::Technique && in_array($drill->slug, $needs->lastTime, true) ? 1 : 0)
                         + $w->theme * ($block->phase === Phase::Game ? ($drill->demands->keepsTheme ? 1 : 0.3) : ($drill->family === $theme ? 1 : 0))
@@ -183,6 +183,18 @@ final class BuilderTest extends TestCase
         // Without a theme the family that was not met for longest is it.
         $allLately = array_fill_keys(array_column(Family::cases(), 'value'), 1);
         self::assertSame(Family::Juggling, self::propose(['needs' => new Needs(familyDaysAgo: ['juggling' => 40] + $allLately)])->theme);
+    }
+
+    public function test_a_lagging_foot_is_made_up_for_and_a_session_that_leaves_one_behind_says_so(): void
+    {
+        $rightOnly = array_values(array_filter(self::$book, fn (Drill $drill): bool => ($drill->dose?->fields()['sides'] ?? '') === 'right'));
+        self::assertNotSame([], $rightOnly);
+        $answer = self::propose(['book' => $rightOnly, 'slotMinutes' => 60]);
+        self::assertStringContainsString('The left foot has', implode(' ', $answer->proposals[0]->notes));
+        $value = fn (?float $lately, string $slug): float => (new OptionMaker($request = self::request(['needs' => new Needs(weakerShare: $lately)]), Family::Turning, new Weights, new HardLimits($request)))->own(Phase::Technique, self::drill($slug))?->terms['foot'] ?? -1.0;
+        // Nobody lags: both feet alike are worth most. Three in ten: the weaker foot's share counts in full.
+        self::assertEqualsWithDelta(0.4, $value(0.5, 'drag-back-turn'), 1e-9);
+        self::assertEqualsWithDelta(1.0, $value(0.3, 'drag-back-turn'), 1e-9);
     }
 
     public function test_locks_are_kept_bans_are_out_and_both_at_once_is_said(): void
@@ -311,11 +323,16 @@ final class BuilderTest extends TestCase
             $choices = $choices === [] || $phase->isOptional() ? [...$choices, null] : $choices;
             $longer = [];
             foreach ($sequences as $so) {
+                $before = count($longer);
                 foreach ($choices as $choice) {
                     $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs(), true) ? null : $objective->with($so, $choice);
                     if ($next !== null && $objective->fits($next)) {
                         $longer[] = $next;
                     }
+                }
+                // A part for which nothing fits any more is left out.
+                if (count($longer) === $before) {
+                    $longer[] = $objective->with($so, null);
                 }
             }
             $sequences = $longer;
