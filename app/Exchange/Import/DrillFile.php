@@ -7,7 +7,6 @@ namespace App\Exchange\Import;
 use FleetSparrow\Core\Drill\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use Illuminate\Validation\ValidationException;
-use JsonException;
 
 /** Reads a `fleet-sparrow/drill` file. It is taken whole or refused whole, with every fault by its path. */
 final class DrillFile
@@ -15,8 +14,6 @@ final class DrillFile
     public const FORMAT = 'fleet-sparrow/drill';
 
     public const VERSION = 1;
-
-    public const MOST_BYTES = 1_000_000;
 
     private const MOST_DRILLS = 200;
 
@@ -27,25 +24,10 @@ final class DrillFile
      */
     public static function read(string $text): array
     {
-        if (strlen($text) > self::MOST_BYTES) {
-            self::refuse(['file' => 'A drill file holds at most 1 MB. Split it.']);
-        }
-        try {
-            $file = json_decode($text, true, 64, JSON_THROW_ON_ERROR);
-        } catch (JsonException $fault) {
-            self::refuse(['file' => "This is not a JSON file: {$fault->getMessage()}."]);
-        }
-        if (! is_array($file) || ($file['format'] ?? null) !== self::FORMAT) {
-            self::refuse(['format' => 'This is not a drill file: its "format" is not "'.self::FORMAT.'".']);
-        }
-        if (($file['version'] ?? null) !== self::VERSION) {
-            self::refuse(['version' => is_int($file['version'] ?? null) && $file['version'] > self::VERSION
-                ? "This file is of version {$file['version']}; version ".self::VERSION.' is the newest known here. Update first.'
-                : 'The "version" of a drill file is '.self::VERSION.'.']);
-        }
+        $file = OpenFile::decoded($text, self::FORMAT, self::VERSION);
         $drills = $file['drills'] ?? null;
         if (! is_array($drills) || ! array_is_list($drills) || $drills === [] || count($drills) > self::MOST_DRILLS) {
-            self::refuse(['drills' => 'A drill file lists 1 to '.self::MOST_DRILLS.' drills under "drills".']);
+            OpenFile::refuse(['drills' => 'A drill file lists 1 to '.self::MOST_DRILLS.' drills under "drills".']);
         }
         $faults = [];
         $names = [];
@@ -58,7 +40,7 @@ final class DrillFile
             $names[$name] ??= $i;
         }
         if ($faults !== []) {
-            self::refuse($faults);
+            OpenFile::refuse($faults);
         }
 
         /** @var list<array<string, mixed>> $drills */
@@ -83,11 +65,5 @@ final class DrillFile
         }
 
         return [];
-    }
-
-    /** @param  array<string, string>  $faults */
-    private static function refuse(array $faults): never
-    {
-        throw ValidationException::withMessages(array_map(fn (string $message): array => [$message], $faults));
     }
 }

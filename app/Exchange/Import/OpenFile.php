@@ -31,7 +31,8 @@ final class OpenFile
             self::refuse(['file' => "This is not a JSON file: {$fault->getMessage()}."]);
         }
         if (! is_array($file) || ($file['format'] ?? null) !== $format) {
-            self::refuse(['format' => "This is no such file: its \"format\" is not \"{$format}\"."]);
+            $kind = str_replace(['fleet-sparrow/', '-'], ['', ' '], $format);
+            self::refuse(['format' => "This is not a {$kind} file: its \"format\" is not \"{$format}\"."]);
         }
         if (($file['version'] ?? null) !== $version) {
             self::refuse(['version' => is_int($file['version'] ?? null) && $file['version'] > $version

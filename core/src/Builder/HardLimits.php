@@ -9,7 +9,7 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Layout\Kit;
-use FleetSparrow\Core\Layout\PlaceRole;
+use FleetSparrow\Core\Layout\Positions;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
@@ -85,11 +85,10 @@ final readonly class HardLimits
         $context = $this->request->context;
         $able = count(array_filter($context->players, static fn (PlanPlayer $player): bool => $player->today->mayWorkIn($drill)));
         $organisation = $drill->organisation;
-        $isShared = in_array($organisation->pattern, [Pattern::Hunt, Pattern::Live, Pattern::Rotate, Pattern::Together], true);
         $needed = match (true) {
-            $organisation->pattern === Pattern::PassAndFollow => self::positions($drill) + max(1, count($drill->layout->balls())),
+            $organisation->pattern === Pattern::PassAndFollow => Positions::of($drill->layout) + max(1, count($drill->layout->balls())),
             $organisation->pattern === Pattern::Together && $organisation->workers > 2 => 1,
-            $isShared => min($organisation->playersPerStation(), 4),
+            $organisation->pattern->isShared() => min($organisation->playersPerStation(), 4),
             $organisation->playerServers > 0 => min(2, $organisation->playersPerStation()) - min(1, $context->helpers),
             default => 1,
         };
@@ -112,18 +111,6 @@ final readonly class HardLimits
         $short = self::kit($this->request->context)->shortages(Kit::of($drill->layout, 1));
 
         return $short === [] ? "{$drill->name} does not fit into the room there is." : "{$drill->name}: {$short[0]}";
-    }
-
-    private static function positions(Drill $drill): int
-    {
-        $spots = [];
-        foreach ($drill->layout->places() as $place) {
-            if ($place->role === PlaceRole::Worker) {
-                $spots["{$place->at->xMetres} {$place->at->yMetres}"] = true;
-            }
-        }
-
-        return count($spots);
     }
 
     /** Two markers stand in for a goal, so goals are never short here. */

@@ -16,6 +16,12 @@ enum Pattern: string
     case Live = 'live';
     case Rotate = 'rotate';
 
+    /** Whether a station takes more than its number: a line waits, a game grows, a hunt has more movers. */
+    public function isShared(): bool
+    {
+        return in_array($this, [self::PassAndFollow, self::Hunt, self::Live, self::Rotate, self::Together], true);
+    }
+
     public function words(): string
     {
         return match ($this) {

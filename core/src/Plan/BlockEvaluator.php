@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Layout\PlaceRole;
+use FleetSparrow\Core\Layout\Positions;
 use FleetSparrow\Core\Rotation\PassingQueue;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Touch\Tally;
@@ -121,15 +122,9 @@ final class BlockEvaluator
         if ($drill->organisation->pattern !== Pattern::PassAndFollow) {
             return [];
         }
-        $spots = [];
-        foreach ($drill->layout->places() as $place) {
-            if ($place->role === PlaceRole::Worker) {
-                $spots["{$place->at->xMetres} {$place->at->yMetres}"] = true;
-            }
-        }
         $queues = [];
         foreach ($stationing->groups as $group) {
-            $queue = PassingQueue::of($group->players(), count($spots), max(1, count($drill->layout->balls())), $drill->pace($block->tempo)->secondsPerRep);
+            $queue = PassingQueue::of($group->players(), Positions::of($drill->layout), max(1, count($drill->layout->balls())), $drill->pace($block->tempo)->secondsPerRep);
             foreach ($group->workers as $player) {
                 $queues[$player->id] = $queue;
             }
@@ -176,11 +171,12 @@ final class BlockEvaluator
      */
     private function touches(Drill $drill, Dose $dose, array $paces, array $players): array
     {
-        $same = [];
-        $touches = [];
+        [$same, $sidesOf, $touches] = [[], [], []];
         foreach ($players as $player) {
             $pace = $paces[$player->id];
-            $key = "{$player->strongFoot->value} {$pace->made} {$pace->missed} {$pace->secondsPerRep}";
+            // Who works the same sides in the same time touches the same.
+            $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose ? $player->strongFoot->value : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
+            $key = "{$sides} {$pace->made} {$pace->missed} {$pace->secondsPerRep}";
             $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot) : Tally::zero();
         }
 

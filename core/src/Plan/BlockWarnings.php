@@ -43,9 +43,11 @@ final class BlockWarnings
             return [];
         }
         $worst = null;
+        $headers = [];
         foreach ($evaluation->touches as $player => $tally) {
-            $sentence = HeadersPlanned::sentence($tally->contactsWith(Surface::Head), $context->heading, $context->past->headers[$player] ?? []);
-            $worst ??= $sentence;
+            // Players who work alike share one tally, which is then read once.
+            $headers[spl_object_id($tally)] ??= $tally->contactsWith(Surface::Head);
+            $worst ??= HeadersPlanned::sentence($headers[spl_object_id($tally)], $context->heading, $context->past->headers[$player] ?? []);
         }
 
         return $worst === null ? [] : [new Warning($worst, Cure::takeOut(), 'heading', $context->heading->headers !== null)];

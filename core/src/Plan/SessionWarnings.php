@@ -40,11 +40,11 @@ final class SessionWarnings
      */
     private static function load(array $touches, PlanContext $context, string $what, callable $amount): array
     {
-        [$over, $most] = [0, 0.0];
+        [$over, $most, $read] = [0, 0.0, []];
         foreach ($touches as $player => $tally) {
-            $before = array_map(static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]], $context->past->loads[$player] ?? []);
-            $planned = $amount($tally);
-            $ratio = $before === [] || $planned <= 0.0 ? null : LoadJump::ratio($planned, $before);
+            $planned = $read[spl_object_id($tally)] ??= $amount($tally);
+            $before = $planned <= 0.0 ? [] : array_map(static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]], $context->past->loads[$player] ?? []);
+            $ratio = $before === [] ? null : LoadJump::ratio($planned, $before);
             if ($ratio !== null && $ratio > LoadJump::CAUTION_OVER) {
                 $over++;
                 $most = max($most, $ratio);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Rotation\Meetings;
 use FleetSparrow\Core\Rotation\Partners;
 use FleetSparrow\Core\Rotation\SmallGroups;
@@ -98,22 +97,16 @@ final readonly class Stationing
             return max(count($group->workers), $organisation->workers);
         }
         if (count($group->servers) >= $organisation->playerServers) {
-            return max(1, self::isShared($this->drill) ? count($group->workers) : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers);
+            return max(1, $this->drill->organisation->pattern->isShared() ? count($group->workers) : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers);
         }
 
-        return max($organisation->workers, self::isShared($this->drill) ? $group->players() - $organisation->playerServers : 1);
-    }
-
-    /** Whether a station takes more than its number: a line waits, a game grows, a hunt has more movers. */
-    private static function isShared(Drill $drill): bool
-    {
-        return in_array($drill->organisation->pattern, [Pattern::PassAndFollow, Pattern::Hunt, Pattern::Live, Pattern::Rotate, Pattern::Together], true);
+        return max($organisation->workers, $this->drill->organisation->pattern->isShared() ? $group->players() - $organisation->playerServers : 1);
     }
 
     /** Whether nobody can do it alone, or only with a wall in place of a partner. */
     private static function needsAnother(Drill $drill): bool
     {
-        return $drill->organisation->playerServers > 0 || self::isShared($drill);
+        return $drill->organisation->playerServers > 0 || $drill->organisation->pattern->isShared();
     }
 
     /**
@@ -130,7 +123,7 @@ final readonly class Stationing
         if ($size === 2) {
             return self::pairs($workers, $others, $drill, $helpers, $meetings);
         }
-        if (self::isShared($drill)) {
+        if ($drill->organisation->pattern->isShared()) {
             $wanted = $stations ?? max(1, intdiv(count($workers), $size));
             $size = max(1, (int) ceil(count($workers) / $wanted));
         }

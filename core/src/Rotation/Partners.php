@@ -201,8 +201,12 @@ final class Partners
         }
         while ($alone !== []) {
             $one = array_shift($alone);
-            usort($alone, fn (int $a, int $b): int => $this->weights[$one][$a] <=> $this->weights[$one][$b]);
-            $pairs[] = [$one, (int) array_shift($alone)];
+            $least = null;
+            foreach ($alone as $at => $other) {
+                $least = $least === null || $this->weights[$one][$other] < $this->weights[$one][$alone[$least]] ? $at : $least;
+            }
+            $pairs[] = [$one, $alone[$least ?? 0]];
+            unset($alone[$least ?? 0]);
         }
 
         return $this->swapped($pairs);
