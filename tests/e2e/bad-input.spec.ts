@@ -45,6 +45,7 @@ test('a sign-in that ran out while typing is renewed over the plan', async ({ pa
   await addDrill(page, 'Sole taps');
   // An answer under way would bring its cookie back.
   await settled(page);
+  await expect(page.getByRole('heading', { name: 'Last time' })).toBeVisible();
   await context.clearCookies();
   await page.getByLabel('Work, s').fill('50');
   const again = page.getByRole('dialog', { name: 'Sign in again to go on' });

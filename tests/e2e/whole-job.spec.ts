@@ -40,7 +40,7 @@ test('from sign-in to the next number to beat', async ({ page }) => {
   await page.getByLabel('Sets').fill('1');
   await expect(page.locator('.order .slip').nth(1)).toContainText('1 × 60 s');
   // 60 s ÷ 0.9 s a pair: 67 touches of each foot.
-  await expect(page.getByRole('region', { name: 'How it works out' }).locator('.num.left')).toHaveText('67');
+  await expect(page.getByRole('region', { name: 'How it works out' }).locator('span.num.left')).toHaveText('67');
   await keepChanges(page);
 
   // Run: the clock, then the numbers.
