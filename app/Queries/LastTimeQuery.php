@@ -10,17 +10,17 @@ use App\Models\RecordLine;
 use App\Models\SessionBlock;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Record\Better;
-use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Support\Facades\DB;
 
 /** What was done of a drill when the squad last did it: when, how much, by whom, and what the numbers were. */
 final class LastTimeQuery
 {
     /** @return array{session: TrainingSession, block: SessionBlock, players: int, numbers: list<array{playerId: int, side: string, value: float, unit: string}>}|null null when it was never done */
-    public function of(Squad $squad, string $slug, CalendarDate $before): ?array
+    public function of(Squad $squad, string $slug, CarbonImmutable $before): ?array
     {
-        $session = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $before->iso())
+        $session = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $before)
             ->whereHas('blocks.drillVersion', fn ($query) => $query->where('slug', $slug))->orderByDesc('starts_at_utc')->with('blocks.drillVersion')->first();
         $block = $session?->blocks->first(fn (SessionBlock $one): bool => $one->drillVersion?->slug === $slug);
         if ($session === null || $block === null) {

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Club;
 use App\Models\Squad;
+use App\Support\ClubDay;
+use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Builder\Needs;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Support\Facades\DB;
@@ -22,15 +25,16 @@ final class NeedsQuery
     /** @param  list<int>  $playerIds  those coming */
     public function of(Squad $squad, CalendarDate $day, array $playerIds): Needs
     {
+        $club = ClubDay::of(Club::query()->findOrFail($squad->club_id));
         $done = DB::table('session_blocks')
             ->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
-            ->where('training_sessions.squad_id', $squad->id)->whereNotNull('training_sessions.run_finished_at_utc')->where('training_sessions.starts_at_utc', '<', $day->iso())
+            ->where('training_sessions.squad_id', $squad->id)->whereNotNull('training_sessions.run_finished_at_utc')->where('training_sessions.starts_at_utc', '<', $club->instant("{$day->iso()}T00:00"))
             ->groupBy('drill_versions.family', 'drill_versions.slug')
             ->selectRaw('drill_versions.family, drill_versions.slug, max(training_sessions.starts_at_utc) as last_at')->get();
         [$families, $drills, $lastTime, $last] = [[], [], [], ''];
         foreach ($done as $row) {
-            $ago = CalendarDate::fromIso(substr((string) $row->last_at, 0, 10))->daysUntil($day);
+            $ago = $club->on(CarbonImmutable::parse((string) $row->last_at, 'UTC'))->daysUntil($day);
             $families[(string) $row->family] = min($families[(string) $row->family] ?? $ago, $ago);
             $drills[(string) $row->slug] = $ago;
             $last = max($last, (string) $row->last_at);

@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Squad;
 use App\Support\SquadHistory;
+use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Plan\Calibration;
 use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
@@ -87,8 +88,12 @@ final class SquadPastQuery
         foreach ($this->rows($squad, $day) as $row) {
             $session = (int) $row->training_session_id;
             $player = (string) $row->player_id;
+            // By the wall clock of the club: an evening in the west is the next day in UTC.
+            $days = $daysAgo[$session] ??= CalendarDate::fromIso(CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC')->setTimezone((string) $row->time_zone)->format('Y-m-d'))->daysUntil($day);
+            if ($days <= 0) {
+                continue;
+            }
             $ago[$session] ??= count($ago) + 1;
-            $days = $daysAgo[$session] ??= CalendarDate::fromIso(substr((string) $row->starts_at_utc, 0, 10))->daysUntil($day);
             if ($row->block_key !== null) {
                 $groups[$ago[$session]]["{$row->block_key} {$row->group_number}"][] = $player;
 
@@ -114,14 +119,14 @@ final class SquadPastQuery
      */
     private function rows(Squad $squad, CalendarDate $day): Collection
     {
-        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $day->iso())
+        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $day->plusDays(2)->iso())
             ->when($squad->season_starts_on, fn ($query, $start) => $query->where('starts_at_utc', '>=', $start->format('Y-m-d')))
-            ->orderByDesc('starts_at_utc')->limit(self::SESSIONS)->select(['id', 'starts_at_utc']);
+            ->orderByDesc('starts_at_utc')->limit(self::SESSIONS)->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
         $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
-            ->select(['training_session_id', 'starts_at_utc', 'player_id', 'block_key', 'group_number'])->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
+            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'])->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
 
         return DB::table('session_loads')->joinSub($sessions, 'past', 'past.id', '=', 'session_loads.training_session_id')
-            ->select(['training_session_id', 'starts_at_utc', 'player_id'])->selectRaw('null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns')
+            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw('null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns')
             ->unionAll($groups)->orderByDesc('starts_at_utc')->orderByDesc('training_session_id')->orderBy('block_key')->orderBy('player_id')->get();
     }
 }

@@ -147,6 +147,22 @@ final class PlannerTest extends FeatureTestCase
         self::assertNotContains('heading', $codes('2026-04-07'));
     }
 
+    public function test_days_are_the_clubs_own_and_not_those_of_utc(): void
+    {
+        DB::table('clubs')->where('id', $this->squad->club_id)->update(['time_zone' => 'America/Los_Angeles']);
+        // Six in the evening of the tenth there is two in the morning of the eleventh in UTC.
+        $session = $this->keep($this->plan([$this->drillBlock('far-foot-open')], ['startsAt' => '2026-03-10T18:00']))->assertCreated()->json('id');
+        $this->actingAs($this->coach)->putJson("/api/v1/sessions/{$session}/run", ['startedAt' => '2026-03-11T01:00:00Z', 'finishedAt' => '2026-03-11T01:50:00Z'])->assertOk();
+        $pairs = fn (string $day): array => array_column($this->preview($this->plan([$this->drillBlock('far-foot-open')], ['startsAt' => "{$day}T18:00"]))->json('blocks.0.groups'), 'workers');
+        $last = fn (string $before): mixed => $this->getJson("/api/v1/squads/{$this->squad->id}/drills/far-foot-open/last-time?before={$before}")->json('last.on');
+
+        // On its own day it is not yet the past; on the next it is, and the pairs change.
+        self::assertNotSame($pairs('2026-03-10'), $pairs('2026-03-11'));
+        self::assertSame([null, '2026-03-10'], [$last('2026-03-10'), $last('2026-03-11')]);
+        $reasons = array_column(array_merge([], ...array_column($this->propose(['theme' => 'first-touch', 'startsAt' => '2026-03-11T18:00'])->json('proposals.0.blocks'), 'reasons')), 'words');
+        self::assertNotContains('First touch has not been done this season.', $reasons);
+    }
+
     public function test_three_sessions_are_proposed_and_what_is_taken_can_be_kept(): void
     {
         $answer = $this->propose(['theme' => 'turning'])->assertOk()->json();

@@ -19,9 +19,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class CloseRun
 {
-    /** Larger groups mix anyway and are not remembered as meetings. */
-    private const LARGEST_MEETING = 4;
-
     public function keep(TrainingSession $session, PlanEvaluation $evaluation): void
     {
         $ids = ['club_id' => $session->club_id, 'training_session_id' => $session->id];
@@ -92,9 +89,8 @@ final class CloseRun
         $rows = [];
         foreach ($evaluation->blocks as $block) {
             foreach ($block->groups as $number => $group) {
-                $players = [...$group->workers, ...$group->servers];
-                foreach (count($players) > 1 && count($players) <= self::LARGEST_MEETING ? $players : [] as $player) {
-                    $rows[] = $ids + ['block_key' => $block->blockId, 'group_number' => $number, 'player_id' => (int) $player->id];
+                foreach ($group->meeting() as $player) {
+                    $rows[] = $ids + ['block_key' => $block->blockId, 'group_number' => $number, 'player_id' => (int) $player];
                 }
             }
         }

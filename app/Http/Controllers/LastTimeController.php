@@ -8,7 +8,6 @@ use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Shape;
 use App\Queries\LastTimeQuery;
-use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -24,7 +23,7 @@ class LastTimeController extends Controller
         Gate::authorize('view', $squad);
         $request->validate(['before' => ['nullable', 'date_format:Y-m-d']]);
         $day = $this->day($request);
-        $last = $query->of($squad, $slug, $request->filled('before') ? CalendarDate::fromIso($request->string('before')->toString()) : $day->today());
+        $last = $query->of($squad, $slug, $day->instant(($request->filled('before') ? $request->string('before')->toString() : $day->today()->iso()).'T00:00'));
 
         return new JsonResponse(['last' => $last === null ? null : [
             'sessionId' => $last['session']->id,

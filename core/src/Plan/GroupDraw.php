@@ -14,9 +14,6 @@ use FleetSparrow\Core\Rotation\Meetings;
  */
 final class GroupDraw
 {
-    /** Larger groups mix anyway and are not remembered as meetings. */
-    private const LARGEST_MEETING = 4;
-
     private readonly Meetings $meetings;
 
     /** @var array<string, Stationing> */
@@ -83,10 +80,7 @@ final class GroupDraw
     {
         $stationing = Stationing::of($players, $drill, $block->stations, $this->helpers, $this->meetings);
         foreach ($stationing->groups as $group) {
-            $ids = array_map(static fn (PlanPlayer $player): string => $player->id, [...$group->workers, ...$group->servers]);
-            if (count($ids) > 1 && count($ids) <= self::LARGEST_MEETING) {
-                $this->meetings->add($ids, 0);
-            }
+            $this->meetings->add($group->meeting(), 0);
         }
 
         return $stationing;

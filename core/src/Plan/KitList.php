@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Drill\Pattern;
-use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Kit;
 
 /** What a session needs at once, at most: the most of each kind and colour that any block, or round of stations, has on the ground. */
@@ -27,25 +26,20 @@ final readonly class KitList
     {
         [$markers, $equipment, $bibs] = [[], [], 0];
         foreach ($rounds as $round) {
-            [$here, $things] = [[], []];
+            $here = null;
             foreach ($round as [$block, $evaluation]) {
                 if ($block->drill === null) {
                     continue;
                 }
                 $kit = Kit::of($block->drill->layout, $evaluation->stations);
-                foreach ($kit->markersByColour as $colour => $count) {
-                    $here[$colour] = ($here[$colour] ?? 0) + $count;
-                }
-                foreach ($kit->equipment as $thing => $count) {
-                    $things[$thing] = ($things[$thing] ?? 0) + $count;
-                }
+                $here = $here === null ? $kit : $here->plus($kit);
                 // Two sides of a game are told apart by bibs; pairs know each other.
                 $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2 ? max($bibs, (int) ceil($players / 2)) : $bibs;
             }
-            foreach ($here as $colour => $count) {
+            foreach ($here->markersByColour ?? [] as $colour => $count) {
                 $markers[$colour] = max($markers[$colour] ?? 0, $count);
             }
-            foreach ($things as $thing => $count) {
+            foreach ($here->equipment ?? [] as $thing => $count) {
                 $equipment[$thing] = max($equipment[$thing] ?? 0, $count);
             }
         }
@@ -53,10 +47,5 @@ final readonly class KitList
         ksort($equipment);
 
         return new self($markers, $equipment, $bibs);
-    }
-
-    public function balls(): int
-    {
-        return $this->equipment[Equipment::Ball->value] ?? 0;
     }
 }

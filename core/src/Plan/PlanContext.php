@@ -63,12 +63,6 @@ final readonly class PlanContext
         return new self($players, $knownDrills, $rules, $kit, $area, $heading, $helpers, $past, $weather ?? Weather::mild());
     }
 
-    /** @param  non-empty-list<PlanPlayer>  $players  some of those coming: a group at one station of a round */
-    public function withPlayers(array $players): self
-    {
-        return new self($players, $this->knownDrills, $this->rules, $this->kit, $this->area, $this->heading, $this->helpers, $this->past, $this->weather);
-    }
-
     /** The same in another corner. */
     public function within(Area $area): self
     {
