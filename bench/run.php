@@ -8,7 +8,7 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
 use App\Queries\MoveQuery;
-use App\Queries\SquadPastQuery;
+use App\Queries\SquadBasisQuery;
 use App\Support\ClubContext;
 use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\Needs;
@@ -67,6 +67,7 @@ $players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck(
 $versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->limit(14)->get();
 $plan = fn (int $count): array => [
     'slotMinutes' => 240,
+    'startsAt' => date('Y-m-d').'T17:30',
     'comingPlayerIds' => array_slice($players, 0, $count),
     'blocks' => $versions->map(fn (DrillVersion $version, int $i): array => ['id' => "b{$i}", 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => null])->all(),
 ];
@@ -207,7 +208,7 @@ $index = DrillIndex::of($thousand, $dictionary);
 $strewn = fn (int $seed): array => Scatter::of(20, Length::ofMetres(15.0), Length::ofMetres(15.0), $seed)->markers();
 $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
-$past = $app->make(SquadPastQuery::class)->before($squad, CalendarDate::fromIso(date('Y-m-d')));
+$past = $app->make(SquadBasisQuery::class)->of($squad, CalendarDate::fromIso(date('Y-m-d')), null)->past;
 $twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer((string) $id, StrongFoot::Right), array_slice($players, 0, 20));
 $situation = PlanContext::of($twenty, [], new ClockRules, new KitOwned(60, 20, 2), $squad->area(), $squad->headingLimit(), 1, $past);
 $order = $versions->map(fn (DrillVersion $version, int $i): Block => Block::ofDrill("b{$i}", $version->drill(), $version->drill()->doseFrom($version->content['dose'] ?? ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each']), Tempo::Steady, null))->values()->all();

@@ -8,5 +8,6 @@ return [
         'array' => ['driver' => 'array', 'serialize' => false],
         'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data'), 'lock_path' => storage_path('framework/cache/data')],
     ],
-    'prefix' => 'fleet-sparrow-',
+    // Databases on one machine count their squads alike, so each has its own.
+    'prefix' => 'fleet-sparrow-'.env('DB_DATABASE', 'sparrow').'-',
 ];

@@ -51,6 +51,8 @@ cache_framework() {
   local settings
   mapfile -t settings < <(framework_environment "$1" "$2")
   rm -f "$1"/cache/*.php
+  # New code may read otherwise what older code kept.
+  step "preparing the application" "See the lines above." cache-clear env "${settings[@]}" php artisan cache:clear
   step "preparing the application" "See the lines above." cache-config env "${settings[@]}" php artisan config:cache
   step "preparing the application" "See the lines above." cache-routes env "${settings[@]}" php artisan route:cache
 }
@@ -65,7 +67,7 @@ start_fpm() {
     framework_environment "$dir" "$2" | sed 's/^\([^=]*\)=\(.*\)$/env[\1] = "\2"/'
   } >"$dir/fpm.conf"
   setsid php-fpm8.2 "${as_root_flag[@]}" -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 -d opcache.max_accelerated_files=20000 \
-    -d pcov.enabled=0 -d expose_php=0 >>"$VAR/logs/fpm.log" 2>&1 9>&- </dev/null &
+    -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0 >>"$VAR/logs/fpm.log" 2>&1 9>&- </dev/null &
   echo $! >"$dir/fpm.pid"
 }
 

@@ -17,9 +17,6 @@ final class DrillBookQuery
 {
     private const KEEP_SECONDS = 86400;
 
-    /** Raised when what is kept of a drill changes its shape. */
-    private const SHAPE = 1;
-
     public function __construct(private readonly MoveQuery $moves)
     {
     }
@@ -46,7 +43,7 @@ final class DrillBookQuery
         // By what the drills say, not by their ids: those begin again when a database is made anew.
         $book = DrillVersion::currentFor($squad)->orderBy('id')->pluck('content_hash')->implode(' ');
 
-        return Cache::remember('drill-index.'.self::SHAPE.'.'.hash('xxh128', $book), self::KEEP_SECONDS, fn (): DrillIndex => DrillIndex::of(
+        return Cache::remember('drill-index.'.hash('xxh128', $book), self::KEEP_SECONDS, fn (): DrillIndex => DrillIndex::of(
             array_values($this->versions($squad)->map(fn (DrillVersion $version): Drill => $version->drill())->all()),
             $this->moves->dictionary(),
         ));

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Attendance;
-use App\Models\DrillVersion;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\Support\DrillShelf;
 use App\Support\PlanDraft;
 use App\Support\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
@@ -26,7 +26,7 @@ use Illuminate\Support\Facades\DB;
 /** Evaluates a running order for a squad: a fixed number of queries, whatever the number of players. */
 final class PlanEvaluationQuery
 {
-    public function __construct(private readonly SquadHistory $history, private readonly SquadPastQuery $past)
+    public function __construct(private readonly SquadHistory $history, private readonly SquadBasisQuery $bases, private readonly DrillShelf $drills)
     {
     }
 
@@ -39,8 +39,7 @@ final class PlanEvaluationQuery
      */
     public function evaluate(Squad $squad, PlanDraft $draft, CalendarDate $day, ?int $coachId): PlanEvaluation
     {
-        $versions = DrillVersion::query()->whereKey($draft->drillVersionIds())->get()->keyBy('id');
-        $blocks = $draft->coreBlocks($versions);
+        $blocks = $draft->coreBlocks($this->drills->drills($draft->drillVersionIds()));
 
         return PlanEvaluator::evaluate($blocks, $this->context($squad, $draft, $blocks, $day, $coachId), $draft->slotMinutes * 60.0);
     }
@@ -66,18 +65,22 @@ final class PlanEvaluationQuery
      */
     public function context(Squad $squad, PlanDraft $draft, array $blocks, CalendarDate $day, ?int $coachId): PlanContext
     {
-        $players = Player::query()->where('squad_id', $squad->id)->whereKey($draft->comingPlayerIds)->orderBy('name')->get();
+        $basis = $this->bases->of($squad, $day, $coachId);
         $tries = $this->quotaTries($squad, $blocks);
+        $players = [];
+        foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
+            $players[] = new PlanPlayer((string) $id, $foot, $tries[$id] ?? [], $draft->availability($id));
+        }
 
         return PlanContext::of(
-            array_values($players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot, $tries[$player->id] ?? [], $draft->availability($player->id)))->all()),
-            $this->past->knownDrills($squad),
-            $this->past->rulesOf($squad, $coachId),
+            $players,
+            $basis->knownDrills,
+            $basis->rules,
             new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
             $squad->area(),
             $squad->headingLimit(),
             $draft->helpers,
-            $this->past->before($squad, $day),
+            $basis->past,
             $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
         );
     }

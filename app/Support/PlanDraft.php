@@ -5,19 +5,18 @@ declare(strict_types=1);
 namespace App\Support;
 
 use App\Models\Attendance;
-use App\Models\DrillVersion;
 use App\Models\PlanOverride;
 use App\Models\SessionBlock;
 use App\Models\TrainingSession;
 use FleetSparrow\Core\Caution\Weather;
 use FleetSparrow\Core\Caution\WetBulbGlobe;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Validation\ValidationException;
 
 /** A running order in hand, whether from the client or from the database, with what it goes by. */
@@ -102,18 +101,18 @@ final readonly class PlanDraft
     /**
      * The core's blocks. What the core refuses becomes a message at the field, under `blocks.N.…`.
      *
-     * @param  Collection<int, DrillVersion>  $versions  keyed by id
+     * @param  array<int, Drill>  $drills  by version
      * @return list<Block>
      *
      * @throws ValidationException
      */
-    public function coreBlocks(Collection $versions): array
+    public function coreBlocks(array $drills): array
     {
         $blocks = [];
         $faults = [];
         foreach ($this->blocks as $i => $fields) {
             try {
-                $blocks[] = self::coreBlock($fields, $versions);
+                $blocks[] = self::coreBlock($fields, $drills);
             } catch (CoreException $fault) {
                 $field = str_starts_with($fault->reason(), 'block.') ? substr($fault->reason(), 6) : $fault->reason();
                 $faults["blocks.{$i}.{$field}"] = [$fault->getMessage()];
@@ -125,9 +124,9 @@ final readonly class PlanDraft
 
     /**
      * @param  array<string, mixed>  $fields
-     * @param  Collection<int, DrillVersion>  $versions
+     * @param  array<int, Drill>  $drills
      */
-    private static function coreBlock(array $fields, Collection $versions): Block
+    private static function coreBlock(array $fields, array $drills): Block
     {
         $id = is_string($fields['id'] ?? null) ? $fields['id'] : '';
         $kind = BlockKind::from(is_string($fields['kind'] ?? null) ? $fields['kind'] : '');
@@ -135,15 +134,15 @@ final readonly class PlanDraft
             return Block::ofMinutes($id, $kind, is_numeric($fields['minutes'] ?? null) ? (float) $fields['minutes'] : 0.0);
         }
         $versionId = $fields['drillVersionId'] ?? null;
-        $version = is_numeric($versionId) ? $versions->get((int) $versionId) : null;
-        if (! $version instanceof DrillVersion) {
+        $drill = is_numeric($versionId) ? $drills[(int) $versionId] ?? null : null;
+        if ($drill === null) {
             throw InvalidPlan::because('block.drillVersionId', 'This drill is not in the book any more. Choose another.');
         }
-        $dose = $version->drill()->doseFrom(is_array($fields['dose'] ?? null) ? $fields['dose'] : null);
+        $dose = $drill->doseFrom(is_array($fields['dose'] ?? null) ? $fields['dose'] : null);
         $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;
         $whole = fn (string $field): ?int => is_numeric($fields[$field] ?? null) ? (int) $fields[$field] : null;
 
-        return Block::ofDrill($id, $version->drill(), $dose, $tempo, $whole('stations'), $whole('links'), is_string($fields['together'] ?? null) ? $fields['together'] : null);
+        return Block::ofDrill($id, $drill, $dose, $tempo, $whole('stations'), $whole('links'), is_string($fields['together'] ?? null) ? $fields['together'] : null);
     }
 
     /** @return array<string, mixed> */

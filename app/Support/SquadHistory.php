@@ -10,8 +10,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * What a plan needs of a squad's past, kept between previews: it changes only when marks come in, a plan is kept or a run
- * is closed, while a coach asks for a preview at every key pressed.
+ * What a plan needs of a squad's past, kept between previews: it changes only when somebody comes or goes, marks come in,
+ * a plan is kept or a run is closed, while a coach asks for a preview at every key pressed.
  */
 final class SquadHistory
 {

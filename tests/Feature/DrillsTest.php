@@ -88,8 +88,10 @@ final class DrillsTest extends FeatureTestCase
         $this->deleteJson("{$nine}/drills/{$slug}")->assertNotFound();
 
         $there = "/api/v1/squads/{$this->otherSquad->id}";
-        $this->actingAs($this->stranger)->getJson("{$there}/drills/{$slug}")->assertNotFound();
         $block = ['id' => 'a', 'kind' => 'drill', 'title' => 'Theirs', 'minutes' => null, 'drillVersionId' => $own->json('drill.versionId'), 'dose' => null, 'tempo' => 'steady', 'stations' => null];
+        // What is kept for one club between previews is not there for another.
+        $this->actingAs($this->coach)->postJson($this->path('preview'), ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->players[0]->id]])->assertOk();
+        $this->actingAs($this->stranger)->getJson("{$there}/drills/{$slug}")->assertNotFound();
         $this->postJson("{$there}/preview", ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->otherPlayer->id]])->assertStatus(422)->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
     }
 

@@ -97,9 +97,25 @@ final class PlanTest extends FeatureTestCase
     {
         $this->preview([], ['comingPlayerIds' => []])->assertStatus(422)->assertJsonPath('code', 'plan.nobody');
         Player::query()->toBase()->insert(array_map(fn (int $i): array => ['club_id' => $this->coach->club_id, 'squad_id' => $this->squad->id, 'name' => "P{$i}", 'strong_foot' => 'R'], range(1, 200)));
+        Cache::flush();
         $ids = DB::table('players')->where('squad_id', $this->squad->id)->pluck('id')->all();
         $this->preview([], ['comingPlayerIds' => $ids])->assertStatus(422)->assertJsonPath('code', 'plan.too-many');
         $this->preview([], ['slotMinutes' => 0])->assertStatus(422)->assertJsonPath('fields.0.path', 'slotMinutes');
+    }
+
+    public function test_who_comes_changes_or_goes_is_known_at_once(): void
+    {
+        $block = [$this->drillBlock('pull-back-out-v', ['dose' => ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'strong']])];
+        $amina = $this->players[0]->id;
+        $feet = fn (): array => array_map(fn (array $one): array => [$one['playerId'], $one['left'] > 0, $one['right'] > 0], $this->preview($block, ['comingPlayerIds' => [$amina, ...DB::table('players')->where('name', 'Tove')->pluck('id')]])->assertOk()->json('players'));
+        self::assertSame([[$amina, false, true]], $feet());
+
+        $new = $this->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Tove', 'strongFoot' => 'L'])->assertCreated()->json('id');
+        self::assertSame([[$amina, false, true], [$new, true, false]], $feet());
+        $this->putJson("/api/v1/players/{$amina}", ['name' => 'Amina', 'strongFoot' => 'L'])->assertOk();
+        self::assertSame([[$amina, true, false], [$new, true, false]], $feet());
+        $this->actingAs($this->coach)->deleteJson("/api/v1/players/{$new}")->assertNoContent();
+        self::assertSame([[$amina, true, false]], $feet());
     }
 
     public function test_another_clubs_players_are_not_counted_in(): void

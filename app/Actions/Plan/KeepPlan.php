@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Support\AuditTrail;
 use App\Support\PlanDraft;
 use App\Support\SquadHistory;
+use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\Warning;
@@ -35,7 +36,7 @@ final class KeepPlan
     {
         self::reasons($draft, $barred);
         $versions = DrillVersion::query()->whereKey($draft->drillVersionIds())->get()->keyBy('id');
-        $blocks = $draft->coreBlocks($versions);
+        $blocks = $draft->coreBlocks($versions->map(fn (DrillVersion $version): Drill => $version->drill())->all());
 
         return DB::transaction(function () use ($session, $header, $draft, $by, $barred, $blocks, $versions): TrainingSession {
             $session->fill($header + ['helpers' => $draft->helpers, 'is_hot' => $draft->heat['isHot'], 'temperature_celsius' => $draft->heat['temperatureCelsius'], 'humidity_percent' => $draft->heat['humidityPercent']]);

@@ -8,13 +8,14 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
 use App\Support\AuditTrail;
+use App\Support\SquadHistory;
 use BackedEnum;
 use Illuminate\Support\Facades\DB;
 
 /** Adds, changes and erases players, and notes who did. */
 final class KeepPlayer
 {
-    public function __construct(private readonly AuditTrail $trail)
+    public function __construct(private readonly AuditTrail $trail, private readonly SquadHistory $history)
     {
     }
 
@@ -24,6 +25,7 @@ final class KeepPlayer
         return DB::transaction(function () use ($squad, $columns, $by): Player {
             $player = Player::query()->create(['squad_id' => $squad->id] + $columns);
             $this->trail->note($by, 'player.added', $squad->id, $player->id);
+            $this->history->changed($squad->id);
 
             return $player;
         });
@@ -41,6 +43,7 @@ final class KeepPlayer
             }
             if ($changes !== []) {
                 $player->save();
+                $this->history->changed($player->squad_id);
                 $this->trail->note($by, array_keys($changes) === ['private_note'] ? 'note.changed' : 'player.changed', $player->squad_id, $player->id, $changes);
             }
 
@@ -58,6 +61,7 @@ final class KeepPlayer
             DB::table('mark_supersessions')->whereIn('mark_uuid', $marks)->delete();
             $this->trail->note($by, 'player.erased', $player->squad_id, $player->id);
             $player->delete();
+            $this->history->changed($player->squad_id);
         });
     }
 

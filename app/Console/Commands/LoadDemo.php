@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Models\Club;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Cache;
 
 class LoadDemo extends Command
 {
@@ -22,6 +23,8 @@ class LoadDemo extends Command
             return $this->option('if-empty') === true ? self::SUCCESS : self::FAILURE;
         }
         $seeder->run();
+        // Ids begin anew with the tables, so what was kept of a squad before would pass for this one's.
+        Cache::flush();
         $this->info('The demo is loaded.');
 
         return self::SUCCESS;

@@ -68,6 +68,7 @@ final class EvaluationJson
     /** @return array<string, mixed> */
     private static function block(BlockEvaluation $block, float $start, float $sharedVariation): array
     {
+        $finish = $block->finish($sharedVariation);
         $footprint = $block->layout?->footprint();
         $kit = $block->layout === null ? null : Kit::of($block->layout, $block->stations);
 
@@ -76,8 +77,8 @@ final class EvaluationJson
             'startSeconds' => round($start),
             'meanSeconds' => round($block->meanSeconds()),
             'standardDeviationSeconds' => round($block->total($sharedVariation)->standardDeviationSeconds(), 1),
-            'fiveInTenSeconds' => round($block->finish($sharedVariation)->secondsReachedBy(0.5)),
-            'eightInTenSeconds' => round($block->finish($sharedVariation)->secondsReachedBy(0.8)),
+            'fiveInTenSeconds' => round($finish->secondsReachedBy(0.5)),
+            'eightInTenSeconds' => round($finish->secondsReachedBy(0.8)),
             'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
             'stations' => $block->stations,
             'turns' => $block->turns,
@@ -144,8 +145,15 @@ final class EvaluationJson
      */
     private static function meanTouches(array $byPlayer): array
     {
-        $sum = array_reduce($byPlayer, fn (Tally $sum, Tally $one): Tally => $sum->plus($one), Tally::zero());
-        $mean = $sum->times($byPlayer === [] ? 0.0 : 1 / count($byPlayer));
+        // Players who work alike share one tally, which then counts for all of them at once.
+        $alike = [];
+        foreach ($byPlayer as $tally) {
+            $alike[spl_object_id($tally)][] = $tally;
+        }
+        $mean = Tally::zero();
+        foreach ($alike as $same) {
+            $mean = $mean->plus($same[0]->times(count($same) / count($byPlayer)));
+        }
         $left = $mean->contactsOf(FootMark::Left);
         $right = $mean->contactsOf(FootMark::Right);
 

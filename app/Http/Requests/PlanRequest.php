@@ -72,23 +72,17 @@ class PlanRequest extends FormRequest
 
     public function draft(): PlanDraft
     {
-        /** @var list<array<string, mixed>> $blocks */
-        $blocks = array_values($this->validated('blocks', []));
-        /** @var list<int> $coming */
-        $coming = array_map(intval(...), array_values($this->validated('comingPlayerIds')));
-        /** @var list<array{playerId: int, may: string}> $may */
-        $may = array_values($this->validated('may', []));
-        /** @var list<array{blockId: string|null, code: string, reason: string}> $overrides */
-        $overrides = array_values($this->validated('overrides', []));
+        /** @var array{slotMinutes: int|string, blocks?: array<array-key, array<string, mixed>>, comingPlayerIds: array<array-key, int>, helpers?: int|string, may?: array<array-key, array{playerId: int, may: string}>, isHot?: bool, temperatureCelsius?: float|int|string|null, humidityPercent?: float|int|string|null, overrides?: array<array-key, array{blockId: string|null, code: string, reason: string}>} $fields */
+        $fields = $this->validated();
 
         return new PlanDraft(
-            (int) $this->validated('slotMinutes'),
-            $blocks,
-            $coming,
-            min(20, max(0, (int) $this->validated('helpers', 0))),
-            array_column(array_filter($may, fn (array $one): bool => $one['may'] !== Availability::Everything->value), 'may', 'playerId'),
-            ['isHot' => (bool) $this->validated('isHot', false), 'temperatureCelsius' => $this->number('temperatureCelsius'), 'humidityPercent' => $this->number('humidityPercent')],
-            $overrides,
+            (int) $fields['slotMinutes'],
+            array_values($fields['blocks'] ?? []),
+            array_map(intval(...), array_values($fields['comingPlayerIds'])),
+            min(20, max(0, (int) ($fields['helpers'] ?? 0))),
+            array_column(array_filter($fields['may'] ?? [], fn (array $one): bool => $one['may'] !== Availability::Everything->value), 'may', 'playerId'),
+            ['isHot' => (bool) ($fields['isHot'] ?? false), 'temperatureCelsius' => self::number($fields['temperatureCelsius'] ?? null), 'humidityPercent' => self::number($fields['humidityPercent'] ?? null)],
+            array_values($fields['overrides'] ?? []),
         );
     }
 
@@ -98,10 +92,8 @@ class PlanRequest extends FormRequest
         return $this->filled('startsAt') ? CalendarDate::fromIso(substr($this->string('startsAt')->toString(), 0, 10)) : ClubDay::ofUser($this->user())->today();
     }
 
-    private function number(string $field): ?float
+    private static function number(float|int|string|null $value): ?float
     {
-        $value = $this->validated($field);
-
         return is_numeric($value) ? (float) $value : null;
     }
 

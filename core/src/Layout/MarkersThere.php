@@ -23,27 +23,28 @@ final readonly class MarkersThere
     {
         $grid = [];
         foreach ($markers as $i => $marker) {
-            $grid[self::cell($marker->at)][] = $i;
+            $grid[self::cell($marker->at->xMetres, $marker->at->yMetres)][] = $i;
         }
 
         return new self($markers, $grid);
     }
 
     /**
-     * The most pairs of a marker there and one wanted within the slack (augmenting paths, Kuhn 1955).
+     * The most pairs of a marker there and one wanted, shifted, within the slack (augmenting paths, Kuhn 1955).
      *
      * @param  list<Marker>  $wanted
      * @return array{list<int>, list<int>}
      */
-    public function matched(array $wanted): array
+    public function matched(array $wanted, float $shiftXMetres, float $shiftYMetres): array
     {
         $near = [];
         foreach ($wanted as $w => $want) {
-            $key = self::cell($want->at);
+            [$x, $y] = [$want->at->xMetres + $shiftXMetres, $want->at->yMetres + $shiftYMetres];
+            $key = self::cell($x, $y);
             foreach ([-self::ROW_OF_CELLS, 0, self::ROW_OF_CELLS] as $row) {
                 foreach ([-1, 0, 1] as $column) {
                     foreach ($this->grid[$key + $row + $column] ?? [] as $b) {
-                        if ($this->markers[$b]->colour === $want->colour && $this->markers[$b]->at->distanceMetres($want->at) <= Reset::SLACK_METRES + 1e-9) {
+                        if ($this->markers[$b]->colour === $want->colour && hypot($this->markers[$b]->at->xMetres - $x, $this->markers[$b]->at->yMetres - $y) <= Reset::SLACK_METRES + 1e-9) {
                             $near[$w][] = $b;
                         }
                     }
@@ -82,10 +83,10 @@ final readonly class MarkersThere
     }
 
     /** Cells of 5 cm and a little: what lies within the slack lies in the same cell or one beside it. */
-    private static function cell(Point $at): int
+    private static function cell(float $x, float $y): int
     {
         $size = Reset::SLACK_METRES + 1e-6;
 
-        return self::ROW_OF_CELLS * (int) floor($at->yMetres / $size) + (int) floor($at->xMetres / $size);
+        return self::ROW_OF_CELLS * (int) floor($y / $size) + (int) floor($x / $size);
     }
 }

@@ -19,6 +19,10 @@ final readonly class Reset
     /** More cells than any ground is wide, so that row and column fit in one number. */
     private const ROW_OF_CELLS = 1_000_003;
 
+    private const CELLS_AROUND = [
+        -self::ROW_OF_CELLS - 1, -self::ROW_OF_CELLS, -self::ROW_OF_CELLS + 1, -1, 1, self::ROW_OF_CELLS - 1, self::ROW_OF_CELLS, self::ROW_OF_CELLS + 1,
+    ];
+
     /**
      * @param  list<int>  $kept  indices into the markers before
      * @param  list<Marker>  $wanted  the next layout where it comes to lie
@@ -41,14 +45,14 @@ final readonly class Reset
             if (count($best->kept) === $most) {
                 break;
             }
-            $turned = array_map(fn (Marker $marker): Marker => self::turned($marker, $quarters), $after);
-            foreach (self::shifts($before, $turned) as [$x, $y, $atMost]) {
+            $turned = $quarters === 0 ? $after : array_map(fn (Marker $marker): Marker => self::turned($marker, $quarters), $after);
+            foreach (self::shifts($before, $turned, count($best->kept)) as [$x, $y, $atMost]) {
                 if (min($atMost, $most) <= count($best->kept)) {
                     break;
                 }
-                $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
-                [$kept, $keptWanted] = $there->matched($laid);
+                [$kept, $keptWanted] = $there->matched($turned, $x, $y);
                 if (count($kept) > count($best->kept)) {
+                    $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
                     $best = new self(count($before), $laid, $kept, $keptWanted);
                 }
             }
@@ -126,7 +130,6 @@ final readonly class Reset
     {
         [$x, $y] = [$marker->at->xMetres, $marker->at->yMetres];
         $at = match ($quarters) {
-            0 => $marker->at,
             1 => new Point(-$y, $x),
             2 => new Point(-$x, -$y),
             default => new Point($y, -$x),
@@ -141,9 +144,10 @@ final readonly class Reset
      *
      * @param  list<Marker>  $before
      * @param  list<Marker>  $after
+     * @param  int  $least  what is kept already: shifts that cannot keep more are left out
      * @return list<array{float, float, int}> x, y, and the most it can keep
      */
-    private static function shifts(array $before, array $after): array
+    private static function shifts(array $before, array $after, int $least): array
     {
         $cells = [];
         $shifts = [];
@@ -160,15 +164,20 @@ final readonly class Reset
         }
         $bounded = [];
         foreach ($shifts as [$x, $y, $key]) {
-            $atMost = 0;
-            foreach ([-self::ROW_OF_CELLS, 0, self::ROW_OF_CELLS] as $row) {
-                foreach ([-1, 0, 1] as $column) {
-                    foreach ($cells[$key + $row + $column] ?? [] as [$nearX, $nearY]) {
-                        $atMost += abs($nearX - $x) <= $slack && abs($nearY - $y) <= $slack ? 1 : 0;
-                    }
+            // Cells are as wide as the slack, so what is near lies in the same cell or one beside it.
+            $near = $cells[$key];
+            foreach (self::CELLS_AROUND as $step) {
+                if (isset($cells[$key + $step])) {
+                    $near = [...$near, ...$cells[$key + $step]];
                 }
             }
-            $bounded[] = [$x, $y, $atMost];
+            $atMost = 0;
+            foreach (count($near) > $least ? $near : [] as [$nearX, $nearY]) {
+                $atMost += abs($nearX - $x) <= $slack && abs($nearY - $y) <= $slack ? 1 : 0;
+            }
+            if ($atMost > $least) {
+                $bounded[] = [$x, $y, $atMost];
+            }
         }
         usort($bounded, fn (array $a, array $b): int => [$b[2], $a[0], $a[1]] <=> [$a[2], $b[0], $b[1]]);
 

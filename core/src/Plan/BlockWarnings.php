@@ -116,12 +116,13 @@ final class BlockWarnings
     /** @return list<Warning> */
     private static function shortOfKit(Drill $drill, int $stations, KitOwned $owned): array
     {
-        $enough = $stations - 1;
+        $short = $owned->shortages(Kit::of($drill->layout, $stations));
+        $enough = $short === [] ? 0 : $stations - 1;
         while ($enough > 0 && $owned->shortages(Kit::of($drill->layout, $enough)) !== []) {
             $enough--;
         }
 
-        return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'), $owned->shortages(Kit::of($drill->layout, $stations)));
+        return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'), $short);
     }
 
     /** @return list<Warning> */

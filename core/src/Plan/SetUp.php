@@ -20,13 +20,11 @@ final readonly class SetUp
     /** @param  Layout|null  $before  null when the ground is empty */
     public static function of(Layout $layout, int $stations, ?Layout $before, int $stationsBefore): self
     {
-        $markers = count($layout->markers()) * $stations;
-        if ($before === null) {
-            return new self(0, $markers, 0);
-        }
-        $perStation = count(Reset::between($before->markers(), $layout->markers())->kept);
+        $wanted = $layout->markers();
+        $there = $before?->markers() ?? [];
+        $perStation = $there === [] ? 0 : count(Reset::between($there, $wanted)->kept);
 
-        return new self(count($before->markers()) * $stationsBefore, $markers, $perStation * min($stations, $stationsBefore));
+        return new self(count($there) * $stationsBefore, count($wanted) * $stations, $perStation * min($stations, $stationsBefore));
     }
 
     /** Markers somebody bends down for. */

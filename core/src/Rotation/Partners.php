@@ -224,14 +224,13 @@ final class Partners
             $isBetter = false;
             for ($i = 0; $i < count($pairs); $i++) {
                 for ($j = $i + 1; $j < count($pairs); $j++) {
-                    [[$a, $b], [$c, $d]] = [$pairs[$i], $pairs[$j]];
-                    $now = $this->weights[$a][$b] + $this->weights[$c][$d];
-                    foreach ([[[$a, $c], [$b, $d]], [[$a, $d], [$b, $c]]] as [$one, $other]) {
-                        if ($this->weights[$one[0]][$one[1]] + $this->weights[$other[0]][$other[1]] < $now - 1e-12) {
-                            [$pairs[$i], $pairs[$j], $isBetter] = [$one, $other, true];
-
-                            continue 2;
-                        }
+                    [$a, $b] = $pairs[$i];
+                    [$c, $d] = $pairs[$j];
+                    $less = $this->weights[$a][$b] + $this->weights[$c][$d] - 1e-12;
+                    if ($this->weights[$a][$c] + $this->weights[$b][$d] < $less) {
+                        [$pairs[$i], $pairs[$j], $isBetter] = [[$a, $c], [$b, $d], true];
+                    } elseif ($this->weights[$a][$d] + $this->weights[$b][$c] < $less) {
+                        [$pairs[$i], $pairs[$j], $isBetter] = [[$a, $d], [$b, $c], true];
                     }
                 }
             }

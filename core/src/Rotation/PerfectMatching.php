@@ -36,12 +36,26 @@ final class PerfectMatching
     {
         $matching = new self($neighbours);
         foreach (array_keys($neighbours) as $vertex) {
-            if (($matching->mate[$vertex] ?? 0) === -1) {
+            if (($matching->mate[$vertex] ?? 0) === -1 && ! $matching->takesFree($vertex)) {
                 $matching->augment($vertex);
             }
         }
 
         return $matching->mate;
+    }
+
+    /** Whether a neighbour was free, which needs no search. */
+    private function takesFree(int $vertex): bool
+    {
+        foreach ($this->neighbours[$vertex] ?? [] as $to) {
+            if ($this->mate[$to] === -1) {
+                [$this->mate[$vertex], $this->mate[$to]] = [$to, $vertex];
+
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function augment(int $root): void
@@ -52,8 +66,8 @@ final class PerfectMatching
         $this->isReached = array_fill(0, $n, false);
         $this->isReached[$root] = true;
         $queue = [$root];
-        while ($queue !== []) {
-            $vertex = array_shift($queue);
+        for ($next = 0; isset($queue[$next]); $next++) {
+            $vertex = $queue[$next];
             foreach ($this->neighbours[$vertex] ?? [] as $to) {
                 if ($this->base[$vertex] === $this->base[$to] || $this->mate[$vertex] === $to) {
                     continue;

@@ -37,12 +37,30 @@ final readonly class Tally
      */
     public static function of(Script $script, int $openTimes = 1): self
     {
-        $sum = self::zero();
+        $byKind = [];
+        [$feints, $turns, $degrees] = [0.0, 0.0, 0.0];
         foreach ($script->items as $item) {
-            $sum = $sum->plus(self::ofItem($item, $openTimes));
+            if ($item instanceof Contact) {
+                $kind = self::kind($item);
+                $byKind[$kind] = ($byKind[$kind] ?? 0.0) + 1.0;
+            } elseif ($item instanceof Group) {
+                $group = self::of(Script::of($item->items), $openTimes);
+                $times = $item->isOpen() ? $openTimes : $item->least;
+                foreach ($group->byKind as $kind => $count) {
+                    $byKind[$kind] = ($byKind[$kind] ?? 0.0) + $count * $times;
+                }
+                $feints += $group->feints * $times;
+                $turns += $group->turns * $times;
+                $degrees += $group->degreesTurned * $times;
+            } elseif ($item instanceof Feint) {
+                $feints++;
+            } elseif ($item instanceof Turn) {
+                $turns++;
+                $degrees += $item->degrees;
+            }
         }
 
-        return $sum;
+        return new self($byKind, $feints, $turns, $degrees);
     }
 
     public function plus(self $other): self
@@ -72,7 +90,12 @@ final readonly class Tally
 
     public function contactsOf(FootMark $foot): float
     {
-        return $this->sum(static fn (string $side): bool => $side === $foot->value);
+        $sum = 0.0;
+        foreach ($this->byKind as $kind => $count) {
+            $sum += str_starts_with($kind, "{$foot->value} ") ? $count : 0.0;
+        }
+
+        return $sum;
     }
 
     public function contactsWith(Surface $with): float
@@ -129,17 +152,6 @@ final readonly class Tally
         }
 
         return $sum;
-    }
-
-    private static function ofItem(Item $item, int $openTimes): self
-    {
-        return match (true) {
-            $item instanceof Contact => new self([self::kind($item) => 1.0], 0.0, 0.0, 0.0),
-            $item instanceof Feint => new self([], 1.0, 0.0, 0.0),
-            $item instanceof Turn => new self([], 0.0, 1.0, (float) $item->degrees),
-            $item instanceof Group => self::of(Script::of($item->items), $openTimes)->times($item->isOpen() ? $openTimes : $item->least),
-            default => self::zero(),
-        };
     }
 
     private static function kind(Contact $contact): string

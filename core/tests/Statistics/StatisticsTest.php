@@ -99,9 +99,14 @@ final class StatisticsTest extends TestCase
     {
         // R: s <- sqrt(log(1 + .25^2)); m <- -s^2/2; integrate(function(x) 1 - plnorm(x, m, s)^w, 0, 10)
         foreach ([1 => 1.0, 2 => 1.13821651429, 7 => 1.36988387817, 14 => 1.48977189083] as $workers => $mean) {
-            self::assertEqualsWithDelta($mean, SlowestWorker::moments($workers, 0.25)[0], 2e-4);
+            self::assertEqualsWithDelta($mean, SlowestWorker::moments($workers, 0.25)[0], 1e-8);
         }
-        self::assertEqualsWithDelta(0.0625, SlowestWorker::moments(1, 0.25)[1], 5e-4);
+        // One log-normal time of mean 1 has variance cv² and third central moment cv⁴·(3 + cv²); the slower of two has mean 2·Φ(σ ÷ √2).
+        foreach ([0.1, 0.25, 0.6] as $cv) {
+            [$mean, $variance, $third] = SlowestWorker::moments(1, $cv);
+            self::assertEqualsWithDelta([1.0, $cv ** 2, $cv ** 4 * (3.0 + $cv ** 2)], [$mean, $variance, $third], 1e-9);
+            self::assertEqualsWithDelta(2.0 * NormalDistribution::cdf(sqrt(log(1.0 + $cv ** 2) / 2.0)), SlowestWorker::moments(2, $cv)[0], 1e-9);
+        }
     }
 
     public function test_a_hopeless_chance_still_has_a_finite_mean(): void

@@ -4,19 +4,22 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Player;
 use App\Models\Squad;
+use App\Support\SquadBasis;
 use App\Support\SquadHistory;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Plan\Calibration;
 use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
-/** What a plan goes by of the squad's past: read once, kept until something is run or written down. */
-final class SquadPastQuery
+/** What a plan goes by of a squad: read once, kept until somebody comes or goes, or something is run or written down. */
+final class SquadBasisQuery
 {
     /** Sessions further back weigh under a hundredth of today's. */
     private const SESSIONS = 40;
@@ -30,56 +33,56 @@ final class SquadPastQuery
     {
     }
 
-    /** @return list<string> slugs done in the squad's last sessions that were run */
-    public function knownDrills(Squad $squad): array
+    /** @param  int|null  $coachId  whose own times the judged parts are stretched by; null for nobody's */
+    public function of(Squad $squad, CalendarDate $day, ?int $coachId): SquadBasis
     {
-        return $this->history->remember($squad->id, 'known', function () use ($squad): array {
-            $lately = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')
-                ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
+        $kept = $this->history->remember($squad->id, "basis.{$day->iso()}.{$coachId}", fn (): array => [
+            'strongFeet' => $squad->players()->orderBy('name')->get()->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])->all(),
+            'knownDrills' => $this->knownDrills($squad),
+            'times' => $this->times($coachId),
+            'past' => get_object_vars($this->read($squad, $day)),
+        ]);
 
-            /** @var list<string> $slugs */
-            $slugs = DB::table('session_blocks')
-                ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
-                ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
-                ->distinct()->pluck('drill_versions.slug')->all();
-
-            return $slugs;
-        });
-    }
-
-    /** What lies before a day; sessions of the day itself do not count. */
-    public function before(Squad $squad, CalendarDate $day): SeasonPast
-    {
-        $kept = $this->history->remember($squad->id, "past.{$day->iso()}", fn (): array => get_object_vars($this->read($squad, $day)));
-
-        return new SeasonPast(...$kept);
-    }
-
-    /** A coach's own times for setting up, explaining and changing over, in all squads. */
-    public function rulesOf(Squad $squad, ?int $coachId): ClockRules
-    {
-        if ($coachId === null) {
-            return new ClockRules;
-        }
-        /** @var array<string, list<array{float, float}>> $times */
-        $times = $this->history->remember($squad->id, "times.{$coachId}", function () use ($coachId): array {
-            $times = ['set-up' => [], 'explain' => [], 'change' => []];
-            $parts = DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
-                ->orderByDesc('training_session_id')->orderBy('segment_key')->limit(3 * self::BLOCKS)->get(['part', 'planned_seconds', 'actual_seconds']);
-            foreach ($parts as $part) {
-                if (count($times[$part->part] ?? []) < self::BLOCKS) {
-                    $times[$part->part][] = [(float) $part->planned_seconds, (float) $part->actual_seconds];
-                }
-            }
-
-            return $times;
-        });
-
-        return new ClockRules(
-            setUp: Calibration::of($times['set-up'] ?? []),
-            explain: Calibration::of($times['explain'] ?? []),
-            changeOver: Calibration::of($times['change'] ?? []),
+        return new SquadBasis(
+            array_map(StrongFoot::from(...), $kept['strongFeet']),
+            $kept['knownDrills'],
+            new ClockRules(
+                setUp: Calibration::of($kept['times']['set-up']),
+                explain: Calibration::of($kept['times']['explain']),
+                changeOver: Calibration::of($kept['times']['change']),
+            ),
+            new SeasonPast(...$kept['past']),
         );
+    }
+
+    /** @return list<string> */
+    private function knownDrills(Squad $squad): array
+    {
+        $lately = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')
+            ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
+
+        /** @var list<string> $slugs */
+        $slugs = DB::table('session_blocks')
+            ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
+            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+            ->distinct()->pluck('drill_versions.slug')->all();
+
+        return $slugs;
+    }
+
+    /** @return array{set-up: list<array{float, float}>, explain: list<array{float, float}>, change: list<array{float, float}>} planned and actual seconds */
+    private function times(?int $coachId): array
+    {
+        $times = ['set-up' => [], 'explain' => [], 'change' => []];
+        $parts = $coachId === null ? [] : DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
+            ->orderByDesc('training_session_id')->orderBy('segment_key')->limit(3 * self::BLOCKS)->get(['part', 'planned_seconds', 'actual_seconds']);
+        foreach ($parts as $part) {
+            if (isset($times[$part->part]) && count($times[$part->part]) < self::BLOCKS) {
+                $times[$part->part][] = [(float) $part->planned_seconds, (float) $part->actual_seconds];
+            }
+        }
+
+        return $times;
     }
 
     private function read(Squad $squad, CalendarDate $day): SeasonPast
