@@ -29,7 +29,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->group('club', [ActForClub::class, NoteSeen::class]);
         // The club must be known before a model is bound, so that another club's ids find nothing.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: ActForClub::class);
-        $middleware->trimStrings(except: ['password', 'currentPassword']);
+        // Nothing of a preview is kept, and it is asked for at every key pressed.
+        $middleware->trimStrings(except: ['password', 'currentPassword', fn (Request $request): bool => $request->is('api/v1/squads/*/preview')]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'currentPassword']);

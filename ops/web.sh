@@ -32,7 +32,7 @@ start_web() {
 }
 
 # opcache is told not to look at files again, so a changed file means a new server.
-serving_hash() { find app bootstrap/app.php bootstrap/providers.php config core/src compat routes resources/views .env vendor/autoload.php -type f -printf '%p %T@\n' 2>/dev/null | sort | sha256sum | cut -d' ' -f1; }
+serving_hash() { find app ops/preload.php bootstrap/app.php bootstrap/providers.php config core/src compat routes resources/views .env vendor/autoload.php -type f -printf '%p %T@\n' 2>/dev/null | sort | sha256sum | cut -d' ' -f1; }
 
 wait_for_web() {
   for _ in $(seq 1 100); do
@@ -67,7 +67,7 @@ start_fpm() {
     framework_environment "$dir" "$2" | sed 's/^\([^=]*\)=\(.*\)$/env[\1] = "\2"/'
   } >"$dir/fpm.conf"
   setsid php-fpm8.2 "${as_root_flag[@]}" -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 -d opcache.max_accelerated_files=20000 \
-    -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0 >>"$VAR/logs/fpm.log" 2>&1 9>&- </dev/null &
+    -d opcache.preload="$ROOT/ops/preload.php" -d opcache.preload_user="$(id -un)" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0 >>"$VAR/logs/fpm.log" 2>&1 9>&- </dev/null &
   echo $! >"$dir/fpm.pid"
 }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exchange\Export;
 
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Plan\BlockEvaluation;
 use FleetSparrow\Core\Plan\Cut;
 use FleetSparrow\Core\Plan\Duty;
@@ -70,7 +69,6 @@ final class EvaluationJson
     {
         $finish = $block->finish($sharedVariation);
         $footprint = $block->layout?->footprint();
-        $kit = $block->layout === null ? null : Kit::of($block->layout, $block->stations);
 
         return [
             'id' => $block->blockId,
@@ -92,7 +90,7 @@ final class EvaluationJson
             'groups' => array_map(fn (Station $group): array => ['workers' => self::ids($group->workers), 'servers' => self::ids($group->servers), 'isHelped' => $group->isHelped], $block->groups),
             'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
             'players' => self::players($block->touches, $block->times),
-            'kit' => $kit === null ? null : ['markers' => (object) $kit->markersByColour, 'equipment' => (object) $kit->equipment, 'bibs' => 0],
+            'kit' => $block->kit === null ? null : ['markers' => (object) $block->kit->markersByColour, 'equipment' => (object) $block->kit->equipment, 'bibs' => 0],
             'stationMetres' => $footprint === null ? null : ['width' => $footprint->widthMillimetres / 1000, 'depth' => $footprint->depthMillimetres / 1000, 'clearance' => $footprint->clearanceMillimetres / 1000],
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Touch\Tally;
@@ -24,6 +25,7 @@ final readonly class BlockEvaluation
      * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
      * @param  list<Duty>  $duties
      * @param  Layout|null  $layout  of one station
+     * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
      */
     public function __construct(
         public string $blockId,
@@ -42,6 +44,7 @@ final readonly class BlockEvaluation
         public array $groups = [],
         public array $duties = [],
         public ?Layout $layout = null,
+        public ?Kit $kit = null,
     ) {
     }
 
@@ -63,7 +66,7 @@ final readonly class BlockEvaluation
         return new self(
             $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
             $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
-            $groups ?? $this->groups, $this->duties, $this->layout,
+            $groups ?? $this->groups, $this->duties, $this->layout, $this->kit,
         );
     }
 
@@ -86,6 +89,11 @@ final readonly class BlockEvaluation
     /** The longest stretch somebody neither works nor serves. */
     public function longestWaitSeconds(): float
     {
-        return max([0.0, ...array_values(array_map(static fn (PlayerTime $time): float => $time->longestWaitSeconds, $this->times))]);
+        $longest = 0.0;
+        foreach ($this->times as $time) {
+            $longest = max($longest, $time->longestWaitSeconds);
+        }
+
+        return $longest;
     }
 }

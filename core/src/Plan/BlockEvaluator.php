@@ -9,6 +9,7 @@ use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
+use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\Positions;
 use FleetSparrow\Core\Rotation\PassingQueue;
@@ -107,6 +108,7 @@ final class BlockEvaluator
             $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
             $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
             $drill->layout,
+            $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Drill\Pattern;
-use FleetSparrow\Core\Layout\Kit;
 
 /** What a session needs at once, at most: the most of each kind and colour that any block, or round of stations, has on the ground. */
 final readonly class KitList
@@ -28,11 +27,10 @@ final readonly class KitList
         foreach ($rounds as $round) {
             $here = null;
             foreach ($round as [$block, $evaluation]) {
-                if ($block->drill === null) {
+                if ($block->drill === null || $evaluation->kit === null) {
                     continue;
                 }
-                $kit = Kit::of($block->drill->layout, $evaluation->stations);
-                $here = $here === null ? $kit : $here->plus($kit);
+                $here = $here === null ? $evaluation->kit : $here->plus($evaluation->kit);
                 // Two sides of a game are told apart by bibs; pairs know each other.
                 $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2 ? max($bibs, (int) ceil($players / 2)) : $bibs;
             }

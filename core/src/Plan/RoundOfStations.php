@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Rotation\StationRound;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -52,8 +51,8 @@ final class RoundOfStations
         $counters = 0;
         foreach ($blocks as $i => $block) {
             if ($block->drill !== null) {
-                $here = Kit::of($block->drill->layout, $evaluations[$i]->stations);
-                $kit = $kit === null ? $here : $kit->plus($here);
+                $here = $evaluations[$i]->kit;
+                $kit = $kit === null || $here === null ? $here ?? $kit : $kit->plus($here);
                 $counters += $block->drill->organisation->needsCounter ? 1 : 0;
             }
         }
@@ -134,6 +133,7 @@ final class RoundOfStations
             [new Station($groups[$i] ?? $groups[0])],
             $own->duties,
             $own->layout,
+            $own->kit,
         );
     }
 

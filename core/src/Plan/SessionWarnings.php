@@ -66,14 +66,17 @@ final class SessionWarnings
      */
     private static function weakerStrikes(array $touches, PlanContext $context): array
     {
-        $most = 0.0;
+        [$most, $read] = [0.0, []];
         foreach ($context->players as $player) {
             $weaker = match ($player->strongFoot) {
                 StrongFoot::Right => FootMark::Left,
                 StrongFoot::Left => FootMark::Right,
                 StrongFoot::Both => null,
             };
-            $most = max($most, $weaker === null ? 0.0 : ($touches[$player->id] ?? Tally::zero())->contactsOfFor($weaker, Purpose::Shot));
+            $tally = $touches[$player->id] ?? null;
+            if ($weaker !== null && $tally !== null) {
+                $most = max($most, $read["{$weaker->value} ".spl_object_id($tally)] ??= $tally->contactsOfFor($weaker, Purpose::Shot));
+            }
         }
 
         return $most <= self::WEAKER_STRIKES ? [] : [new Warning(

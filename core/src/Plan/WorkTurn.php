@@ -31,8 +31,13 @@ final readonly class WorkTurn
 
                 continue;
             }
-            $free = array_filter([...$group->servers, ...$group->workers], static fn (PlanPlayer $one): bool => ! in_array($one, $working, true));
-            $serving = [...$serving, ...array_slice(array_values($free), 0, $servers)];
+            $free = $servers;
+            foreach ($free > 0 ? [...$group->servers, ...$group->workers] : [] as $one) {
+                if ($free > 0 && ! in_array($one, $working, true)) {
+                    $serving[] = $one;
+                    $free--;
+                }
+            }
         }
 
         return new self(array_merge(...array_values($workingAt)), $serving);

@@ -14,9 +14,12 @@ final class Duties
      */
     public static function next(array $players, array $done, int $needed): array
     {
+        if ($needed <= 0) {
+            return [];
+        }
         $order = array_keys($players);
         usort($order, static fn (int $a, int $b): int => [$done[$players[$a]] ?? 0, $a] <=> [$done[$players[$b]] ?? 0, $b]);
 
-        return array_map(static fn (int $i): string => $players[$i], array_slice($order, 0, max(0, $needed)));
+        return array_map(static fn (int $i): string => $players[$i], array_slice($order, 0, $needed));
     }
 }

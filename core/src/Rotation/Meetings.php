@@ -45,13 +45,14 @@ final class Meetings
     public function add(array $group, int $sessionsAgo): void
     {
         $weight = 2.0 ** (-$sessionsAgo / self::HALF_LIFE_SESSIONS);
+        $size = count($group);
         foreach ($group as $i => $one) {
-            if (count($group) === 3) {
+            if ($size === 3) {
                 $this->threes[$one] = $this->threeWeight($one) + $weight;
             }
-            foreach (array_slice($group, $i + 1) as $other) {
-                $this->pairs[$one][$other] = $this->weight($one, $other) + $weight;
-                $this->pairs[$other][$one] = $this->pairs[$one][$other];
+            for ($j = $i + 1; $j < $size; $j++) {
+                $other = $group[$j];
+                $this->pairs[$one][$other] = $this->pairs[$other][$one] = ($this->pairs[$one][$other] ?? 0.0) + $weight;
             }
         }
     }
@@ -63,7 +64,7 @@ final class Meetings
     }
 
     /**
-     * The weights of everybody with everybody.
+     * The weights of everybody with everybody; infinite with oneself.
      *
      * @param  list<string>  $players
      * @return list<list<float>>
@@ -71,13 +72,9 @@ final class Meetings
     public function weights(array $players): array
     {
         $weights = [];
+        $nobody = array_fill_keys($players, 0.0);
         foreach ($players as $one) {
-            $met = $this->pairs[$one] ?? [];
-            $row = [];
-            foreach ($players as $other) {
-                $row[] = $met[$other] ?? 0.0;
-            }
-            $weights[] = $row;
+            $weights[] = array_values(array_replace($nobody, array_intersect_key($this->pairs[$one] ?? [], $nobody), [$one => INF]));
         }
 
         return $weights;

@@ -177,23 +177,17 @@ final class Partners
     private function pairs(array $players): array
     {
         $notYetMet = [];
-        foreach ($players as $one) {
-            $new = [];
-            foreach ($players as $at => $other) {
-                if ($other !== $one && $this->weights[$one][$other] === 0.0) {
-                    $new[] = $at;
-                }
-            }
-            $notYetMet[] = $new;
+        $left = array_fill_keys($players, true);
+        foreach ($this->weights as $one => $met) {
+            $notYetMet[] = isset($left[$one]) ? array_keys(array_intersect_key($met, $left), 0.0, true) : [];
         }
         $pairs = [];
         $alone = [];
-        foreach (PerfectMatching::largest($notYetMet) as $at => $mate) {
-            $other = $players[$mate] ?? null;
-            if ($other === null) {
-                $alone[] = $players[$at];
-            } elseif ($at < $mate) {
-                $pairs[] = [$players[$at], $other];
+        foreach (PerfectMatching::largest($notYetMet) as $one => $other) {
+            if ($one < $other) {
+                $pairs[] = [$one, $other];
+            } elseif ($other === -1 && isset($left[$one])) {
+                $alone[] = $one;
             }
         }
         if ($alone === []) {
@@ -222,11 +216,14 @@ final class Partners
     {
         do {
             $isBetter = false;
-            for ($i = 0; $i < count($pairs); $i++) {
-                for ($j = $i + 1; $j < count($pairs); $j++) {
+            foreach (array_keys($pairs) as $i) {
+                for ($j = $i + 1; isset($pairs[$j]); $j++) {
                     [$a, $b] = $pairs[$i];
                     [$c, $d] = $pairs[$j];
                     $less = $this->weights[$a][$b] + $this->weights[$c][$d] - 1e-12;
+                    if ($less <= 0.0) {
+                        continue;
+                    }
                     if ($this->weights[$a][$c] + $this->weights[$b][$d] < $less) {
                         [$pairs[$i], $pairs[$j], $isBetter] = [[$a, $c], [$b, $d], true];
                     } elseif ($this->weights[$a][$d] + $this->weights[$b][$c] < $less) {
