@@ -67,7 +67,6 @@ final class EvaluationJson
     /** @return array<string, mixed> */
     private static function block(BlockEvaluation $block, float $start, float $sharedVariation): array
     {
-        $finish = $block->finish($sharedVariation);
         $footprint = $block->layout?->footprint();
 
         return [
@@ -75,8 +74,8 @@ final class EvaluationJson
             'startSeconds' => round($start),
             'meanSeconds' => round($block->meanSeconds()),
             'standardDeviationSeconds' => round($block->total($sharedVariation)->standardDeviationSeconds(), 1),
-            'fiveInTenSeconds' => round($finish->secondsReachedBy(0.5)),
-            'eightInTenSeconds' => round($finish->secondsReachedBy(0.8)),
+            'fiveInTenSeconds' => round($block->secondsReachedBy(0.5, $sharedVariation)),
+            'eightInTenSeconds' => round($block->secondsReachedBy(0.8, $sharedVariation)),
             'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
             'stations' => $block->stations,
             'turns' => $block->turns,

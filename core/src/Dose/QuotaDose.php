@@ -68,16 +68,21 @@ final readonly class QuotaDose implements Dose
     public function turnTime(array $workers): DurationEstimate
     {
         $sides = $this->sides->count();
+
+        return $this->sideTime($workers)->estimate()->repeated($sides)->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
+    }
+
+    /**
+     * Of one side, as it is distributed: each side ends with its own slowest worker, so the sides of a turn are separate waits.
+     *
+     * @param  non-empty-list<Pace>  $workers
+     */
+    public function sideTime(array $workers): CountedTime
+    {
         $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
         $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
-        // Each side ends with its own slowest worker, so the sides are separate waits.
-        [$mean, $variance, $third] = $this->mostMisses($workers)->moments();
-        $misses = DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds + $fetch);
 
-        return DurationEstimate::fixed($this->good * $seconds)
-            ->plus($misses)
-            ->repeated($sides)
-            ->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
+        return CountedTime::of($this->good * $seconds, $seconds + $fetch, $this->mostMisses($workers));
     }
 
     public function expectedReps(Pace $pace): float

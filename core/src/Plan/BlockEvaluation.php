@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Plan;
 
+use FleetSparrow\Core\Dose\CountedTime;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -25,6 +26,7 @@ final readonly class BlockEvaluation
      * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
      * @param  list<Duty>  $duties
      * @param  Layout|null  $layout  of one station
+     * @param  CountedTime|null  $counted  the work as it is distributed, where it goes by a count
      * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
      */
     public function __construct(
@@ -45,6 +47,7 @@ final readonly class BlockEvaluation
         public array $duties = [],
         public ?Layout $layout = null,
         public ?Kit $kit = null,
+        public ?CountedTime $counted = null,
     ) {
     }
 
@@ -66,7 +69,7 @@ final readonly class BlockEvaluation
         return new self(
             $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
             $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
-            $groups ?? $this->groups, $this->duties, $this->layout, $this->kit,
+            $groups ?? $this->groups, $this->duties, $this->layout, $this->kit, $work === null ? $this->counted : null,
         );
     }
 
@@ -75,10 +78,12 @@ final readonly class BlockEvaluation
         return $this->judged->meanSeconds + $this->work->meanSeconds;
     }
 
-    /** When the block is likely to be over by itself, its judged parts sharing the overrun as in a session. */
-    public function finish(float $sharedVariation): FinishTime
+    /** Seconds by which a share of such blocks is over by itself, its judged parts sharing the overrun as in a session. */
+    public function secondsReachedBy(float $share, float $sharedVariation): float
     {
-        return FinishTime::of($this->total($sharedVariation));
+        return $this->counted === null
+            ? FinishTime::of($this->total($sharedVariation))->secondsReachedBy($share)
+            : CountedFinish::of($this->judged->withSharedFactor($sharedVariation), $this->counted)->secondsReachedBy($share);
     }
 
     public function total(float $sharedVariation): DurationEstimate

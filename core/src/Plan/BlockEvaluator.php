@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Plan;
 use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Layout\Kit;
@@ -78,8 +79,9 @@ final class BlockEvaluator
         $work = DurationEstimate::fixed(0.0);
         $turnMeans = [];
         $writeSeconds = 0.0;
-        foreach ($turns as $turn) {
-            $time = $dose->turnTime(array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working));
+        $workers = array_map(static fn (WorkTurn $turn): array => array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working), $turns);
+        foreach ($turns as $i => $turn) {
+            $time = $dose->turnTime($workers[$i]);
             $turnMeans[] = $time->meanSeconds;
             $work = $work->plus($time);
             $writeSeconds += self::writeSeconds($drill, $dose, count($turn->working), $rules);
@@ -109,6 +111,7 @@ final class BlockEvaluator
             $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
             $drill->layout,
             $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
+            $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers),
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));

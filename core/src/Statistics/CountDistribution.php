@@ -16,6 +16,9 @@ final readonly class CountDistribution
 
     private const MOST = 3000;
 
+    /** A sum is worked out as far as all but this of each part. */
+    private const TAIL_OF_SUM = 1e-6;
+
     /** @param  non-empty-list<float>  $cumulative P(X ≤ k) for k = 0, 1, 2 …; the last is 1 */
     private function __construct(public array $cumulative)
     {
@@ -71,6 +74,35 @@ final readonly class CountDistribution
         return $count === 1 ? $this : new self(array_map(static fn (float $p): float => $p ** $count, $this->cumulative));
     }
 
+    /**
+     * The sum of two independent counts, each value with each.
+     *
+     * Example: `round(CountDistribution::negativeBinomial(10, 0.6)->plus(CountDistribution::negativeBinomial(10, 0.6))->atMost(14.0), 6)` is `0.6274`.
+     */
+    public function plus(self $other): self
+    {
+        [$one, $more] = [$this->shares(), $other->shares()];
+        $sum = array_fill(0, count($one) + count($more) - 1, 0.0);
+        foreach ($one as $k => $p) {
+            foreach ($more as $j => $q) {
+                $sum[$k + $j] += $p * $q;
+            }
+        }
+        $cumulative = [];
+        $reached = 0.0;
+        foreach (array_slice($sum, 0, -1) as $p) {
+            $cumulative[] = $reached = min(1.0, $reached + $p);
+        }
+
+        return new self([...$cumulative, 1.0]);
+    }
+
+    /** P(X ≤ x). */
+    public function atMost(float $x): float
+    {
+        return $x < 0.0 ? 0.0 : $this->cumulative[(int) floor($x)] ?? 1.0;
+    }
+
     public function mean(): float
     {
         $mean = 0.0;
@@ -107,6 +139,23 @@ final readonly class CountDistribution
         }
 
         return count($this->cumulative) - 1;
+    }
+
+    /** @return non-empty-list<float> P(X = k), what is left of the tail on the last */
+    private function shares(): array
+    {
+        $shares = [];
+        $before = 0.0;
+        foreach ($this->cumulative as $p) {
+            $isLast = 1.0 - $p <= self::TAIL_OF_SUM;
+            $shares[] = ($isLast ? 1.0 : $p) - $before;
+            $before = $p;
+            if ($isLast) {
+                break;
+            }
+        }
+
+        return $shares;
     }
 
     /** @param  callable(int): float  $ratio P(k + 1) ÷ P(k) */

@@ -95,6 +95,22 @@ final class StatisticsTest extends TestCase
         self::assertEqualsWithDelta(155.7252, 40 + 10 * CountDistribution::largestOf(array_fill(0, 7, $one))->mean(), 1e-3);
     }
 
+    public function test_counts_add_up_as_r_says(): void
+    {
+        $ten = CountDistribution::negativeBinomial(10, 0.6);
+        $twenty = $ten->plus($ten);
+        // Two waits for ten good ones are one for twenty. R: pnbinom(c(8, 14, 20), 20, .6); qnbinom(c(.05, .5, .8, .95), 20, .6)
+        foreach ([8 => 0.148483118008, 14 => 0.627399828004, 20 => 0.925648443243] as $misses => $chance) {
+            self::assertEqualsWithDelta($chance, $twenty->atMost((float) $misses), 1e-5);
+        }
+        self::assertSame([6, 13, 17, 22], array_map($twenty->quantile(...), [0.05, 0.5, 0.8, 0.95]));
+        // R: d <- diff(c(0, pnbinom(0:200, 10, .6)^7)); cs <- cumsum(convolve(d, rev(d), type = "o")); cs[c(21, 26, 31)]
+        $slowest = $ten->largestOfSame(7)->plus($ten->largestOfSame(7));
+        self::assertEqualsWithDelta([0.2635761322, 0.7446647495, 0.9562671803], array_map($slowest->atMost(...), [20.0, 25.0, 30.0]), 1e-5);
+        self::assertSame([23, 26], array_map($slowest->quantile(...), [0.5, 0.8]));
+        self::assertSame([0.0, 1.0], [$twenty->atMost(-0.5), $twenty->atMost(1e6)]);
+    }
+
     public function test_slowest_of_log_normal_workers_agrees_with_integrating_in_r(): void
     {
         // R: s <- sqrt(log(1 + .25^2)); m <- -s^2/2; integrate(function(x) 1 - plnorm(x, m, s)^w, 0, 10)
