@@ -27,6 +27,7 @@ use App\Http\Controllers\PlayerController;
 use App\Http\Controllers\PlayerNoteController;
 use App\Http\Controllers\ProposalsController;
 use App\Http\Controllers\PulseController;
+use App\Http\Controllers\RecapController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
@@ -113,6 +114,7 @@ Route::prefix('api/v1')->group(function (): void {
         Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
         Route::get('sessions/{session}/run', [RunController::class, 'show']);
         Route::put('sessions/{session}/run', [RunController::class, 'update']);
+        Route::put('sessions/{session}/recap', [RecapController::class, 'update']);
 
         Route::post('marks', [MarkBatchController::class, 'store']);
     });

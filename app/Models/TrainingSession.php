@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Concerns\BelongsToClub;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Plan\HowHard;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -23,6 +24,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_hot  the switch anybody may press
  * @property float|null $temperature_celsius
  * @property float|null $humidity_percent
+ * @property string $recap_answers  what the group said today was about
+ * @property HowHard|null $recap_how_hard
  * @property CarbonImmutable|null $updated_at
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
@@ -35,9 +38,9 @@ class TrainingSession extends Model
 {
     use BelongsToClub;
 
-    protected $attributes = ['helpers' => 0, 'is_hot' => false];
+    protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null];
 
-    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc'];
+    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc', 'recap_answers', 'recap_how_hard'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -47,6 +50,7 @@ class TrainingSession extends Model
             'is_hot' => 'boolean',
             'temperature_celsius' => 'float',
             'humidity_percent' => 'float',
+            'recap_how_hard' => HowHard::class,
             'run_started_at_utc' => 'immutable_datetime',
             'run_finished_at_utc' => 'immutable_datetime',
         ];
@@ -74,5 +78,12 @@ class TrainingSession extends Model
     public function attendances(): HasMany
     {
         return $this->hasMany(Attendance::class);
+    }
+
+    /** The squad's latest session before this one that left a recap. */
+    public function lastRecapped(): ?self
+    {
+        return self::query()->where('squad_id', $this->squad_id)->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $this->starts_at_utc)
+            ->where(fn ($either) => $either->where('recap_answers', '!=', '')->orWhereNotNull('recap_how_hard'))->orderByDesc('starts_at_utc')->first();
     }
 }

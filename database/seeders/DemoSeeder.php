@@ -57,6 +57,14 @@ class DemoSeeder extends Seeder
         ['Yui', 13, 'R', 11, 0.40, 0.030],
     ];
 
+    /** What the group says at the end of an evening. */
+    private const RECAPS = [
+        ['recap_answers' => 'Look over the shoulder before the ball comes. Most say the left is still slow.', 'recap_how_hard' => 'about-right'],
+        ['recap_answers' => 'Small touches first, then away. They want the four-marker game again.', 'recap_how_hard' => 'too-easy'],
+        ['recap_answers' => 'First touch out of the feet. Wind made the far gate hard.', 'recap_how_hard' => 'too-hard'],
+        ['recap_answers' => 'The turn only works when the last touch is short.', 'recap_how_hard' => 'about-right'],
+    ];
+
     private const YOUNGER = [['Anouk', 1, 'R', 8], ['Bilal', 2, 'L', 8], ['Chidi', 3, 'R', 8], ['Freja', 4, 'R', 7], ['Mateus', 5, 'both', 8], ['Saanvi', 6, 'R', 7]];
 
     /** @var array<string, DrillVersion> */
@@ -307,6 +315,10 @@ class DemoSeeder extends Seeder
             }
         }
         $this->closeRun->keepTimes($session, $parts, $coach);
+        // On one evening in three there is no time left to ask.
+        if ($number % 3 !== 2) {
+            $session->update(self::RECAPS[$number % count(self::RECAPS)]);
+        }
         $this->history->changed($session->squad_id);
     }
 

@@ -94,6 +94,7 @@ final class WallsTest extends FeatureTestCase
         'PUT api/v1/sessions/{session}/attendance' => Ability::Run,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,
+        'PUT api/v1/sessions/{session}/recap' => Ability::Run,
         'POST api/v1/marks' => self::BY_ITEM,
     ];
 
@@ -301,6 +302,7 @@ final class WallsTest extends FeatureTestCase
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
             'PUT api/v1/sessions/{session}/run' => ['startedAt' => '2026-03-12T17:00:00Z'],
+            'PUT api/v1/sessions/{session}/recap' => ['answers' => 'Small touches first.', 'howHard' => 'about-right'],
             'POST api/v1/squads/{squad}/drills', 'PUT api/v1/squads/{squad}/drills/{slug}', 'POST api/v1/squads/{squad}/drill-trials' => ['fields' => ['name' => 'Another of ours'] + $this->versionOf('sole-taps')->content, 'from' => 'sole-taps'],
             'PUT api/v1/squads/{squad}/drills/{slug}/sharing' => ['isShared' => true],
             'POST api/v1/squads/{squad}/drills/{slug}/score' => ['seconds' => 45.2, 'counts' => ['handling' => 1]],

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, coach, enter, keepChanges, newSession, runLink, runUntil } from './support';
+import { addDrill, coach, enter, expectAccessible, keepChanges, newSession, runLink, runUntil } from './support';
 
 test('from sign-in to the next number to beat', async ({ page }) => {
   await enter(page, coach);
@@ -67,8 +67,15 @@ test('from sign-in to the next number to beat', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'Numbers: all written' })).toBeVisible();
   await runUntil(page, /That was the session/);
+
+  // What was today about? Their answers and one press, kept for the next plan.
+  await expect(page.getByText('What makes your feet quicker?')).toBeVisible();
+  await page.getByLabel('What they said').fill('Stay on your toes');
+  await page.getByLabel('About right').check();
+  await expectAccessible(page);
   await page.getByRole('button', { name: 'Close the session' }).click();
   await page.getByRole('link', { name: 'To Today' }).click();
+  await expect(page.getByText('Stay on your toes. About right.')).toBeVisible();
 
   // Next time the number to beat is there: the first of 60 s was 60, so 61.
   await page.getByRole('link', { name: 'Squad' }).click();

@@ -19,7 +19,7 @@ use FleetSparrow\Core\Shared\Side;
 #[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
 #[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'drill' => 'Drill?'])]
-#[Shape('RunPack', ['session' => 'SessionSummary', 'players' => 'Player[]', 'blocks' => 'RunBlock[]', 'segments' => 'RunSegment[]', 'lines' => 'Line{}', 'standings' => 'Standing{}{}'])]
+#[Shape('RunPack', ['session' => 'SessionSummary', 'recap' => 'Recap', 'players' => 'Player[]', 'blocks' => 'RunBlock[]', 'segments' => 'RunSegment[]', 'lines' => 'Line{}', 'standings' => 'Standing{}{}'])]
 final class RunPackResource
 {
     /** @return array<string, mixed> */
@@ -41,6 +41,7 @@ final class RunPackResource
 
         return [
             'session' => SessionResource::summary($pack->session, $day),
+            'recap' => SessionResource::recap($pack->session),
             'players' => $pack->players->map(PlayerResource::of(...))->values()->all(),
             'blocks' => $pack->session->blocks->map(fn (SessionBlock $block): array => self::block($block, $pack))->values()->all(),
             'segments' => $segments,

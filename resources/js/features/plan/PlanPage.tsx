@@ -13,6 +13,7 @@ import { BlockEditor } from './BlockEditor';
 import { Circumstances } from './Circumstances';
 import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
+import { LastRecap, OwnRecap } from './Recaps';
 import { RunningOrder } from './RunningOrder';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
@@ -91,10 +92,12 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
       </div>
       <div className="plan">
         <section aria-label="Running order">
+          {session.lastRecap && <LastRecap last={session.lastRecap} />}
           <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} kept={session.overrides} />
           <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
           <Circumstances tools={tools} />
           <SessionFields tools={tools} />
+          {session.isRun && <OwnRecap session={session} />}
         </section>
         <section className="card" aria-label="Block">
           {selected ? (

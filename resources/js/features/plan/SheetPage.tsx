@@ -5,6 +5,7 @@ import { previewQuery, runPackQuery, sessionQuery, squadQueries } from '../../sh
 import type { BlockEvaluation, Drill, Evaluation, PlanBlock, RunPack, Session } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { clock, clockTime, day } from '../../shared/lib/format';
+import { questionsLine } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
@@ -93,6 +94,7 @@ export function SheetPage() {
               drill={all.find((one) => one.versionId === block.drillVersionId)}
               worked={worked.data.blocks.find((one) => one.id === block.id)}
               pack={pack.data}
+              questions={questionsLine(used)}
             />
           ))}
         </ol>
@@ -138,9 +140,10 @@ interface SheetBlockProps {
   drill: Drill | undefined;
   worked: BlockEvaluation | undefined;
   pack: RunPack;
+  questions: string;
 }
 
-function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
+function SheetBlock({ session, block, drill, worked, pack, questions }: SheetBlockProps) {
   const wording = useFootWording();
   const targets = targetsOf(pack, block.id);
   const groups = worked ? groupWords(worked, session.players) : [];
@@ -178,6 +181,7 @@ function SheetBlock({ session, block, drill, worked, pack }: SheetBlockProps) {
           </div>
         </div>
       )}
+      {block.kind === 'talk' && <p>{questions}</p>}
       {groups.length > 0 && (
         <p>
           <strong>Together</strong> {groups.join(' · ')}

@@ -65,6 +65,8 @@ describe('what was typed and not kept', () => {
     slotMinutes: 60,
     version: 3,
     isRun: false,
+    recap: { answers: '', howHard: null },
+    lastRecap: null,
     blocks: [],
     comingPlayerIds: [],
     helpers: 0,

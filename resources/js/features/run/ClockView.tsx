@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
-import { Link } from 'react-router';
 import type { ClockReading, Press } from '../../kernel/segmentClock';
 import type { RunPack } from '../../shared/api/schemas';
 import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
+import { questionsOf } from '../../shared/lib/recap';
+import { Questions } from '../../shared/ui/RecapFields';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { Over } from './Over';
 import { entryKey, rollCallFor } from './rollCalls';
 import { readySound } from './signals';
 import { lengthWords, segmentWords, type RunSegment } from './words';
@@ -24,7 +25,7 @@ interface ClockViewProps {
 export function ClockView({ pack, reading, press, entries, onRollCall, onFinish }: ClockViewProps) {
   const wording = useFootWording();
   const segment = pack.segments[reading.index];
-  if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onBack={() => press('back')} onFinish={onFinish} />;
+  if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onFinish={onFinish} />;
   const block = pack.blocks.find((one) => one.id === segment.blockId);
   const next = pack.segments[reading.index + 1];
   const nextBlock = pack.blocks[pack.blocks.findIndex((one) => one.id === segment.blockId) + 1];
@@ -60,6 +61,7 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
           />
         )}
         {block?.drill && <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>}
+        {segment.kind === 'talk' && <Questions questions={questionsOf(pack.blocks.map((one) => one.drill))} />}
         {reading.state === 'paused' && <p className="warn">Paused.</p>}
       </div>
       <div className="box">
@@ -159,52 +161,5 @@ function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: Thu
         </Button>
       )}
     </div>
-  );
-}
-
-interface OverProps {
-  pack: RunPack;
-  entries: Record<string, Entry>;
-  onRollCall: (at: number) => void;
-  onBack: () => void;
-  onFinish: () => Promise<void>;
-}
-
-function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
-  const wording = useFootWording();
-  const [isFinished, setFinished] = useState(false);
-  const owing = pack.segments.flatMap((segment, at) => {
-    const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask.playerId)]).length;
-    return owed > 0 && owed < segment.asks.length ? [{ at, owed, segment }] : [];
-  });
-  return (
-    <>
-      <h1>That was the session</h1>
-      <p>{Object.keys(entries).length} numbers written down.</p>
-      {owing.map(({ at, owed, segment }) => (
-        <p key={at}>
-          {pack.blocks.find((block) => block.id === segment.blockId)?.title}, {segmentWords(segment, wording).toLowerCase()}, set {segment.set}: {owed} still
-          owed.{' '}
-          <button type="button" className="link" onClick={() => onRollCall(at)}>
-            Write them down
-          </button>
-        </p>
-      ))}
-      <div className="grow" />
-      {isFinished ? (
-        <div className="stack" role="status">
-          <p>The session is closed. What is not sent yet goes out by itself.</p>
-          <Button component={Link} to="/today" variant="contained">
-            To Today
-          </Button>
-        </div>
-      ) : (
-        <div className="thumb">
-          <Button className="main" variant="contained" onClick={() => void onFinish().then(() => setFinished(true))}>
-            Close the session
-          </Button>
-        </div>
-      )}
-    </>
   );
 }

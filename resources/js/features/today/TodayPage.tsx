@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { squadQueries } from '../../shared/api/queries';
 import type { Today } from '../../shared/api/schemas';
 import { clock, clockTime, day, familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { recapWords } from '../../shared/lib/recap';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
@@ -27,6 +28,7 @@ export function TodayPage() {
         <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
         <div className="stack">
           {data.next && <Who next={data.next} />}
+          {data.next?.lastRecap && <LastRecap last={data.next.lastRecap} />}
           <Stale stale={data.stale} />
           {data.last && <LastTime last={data.last} />}
           <section className="tight">
@@ -129,6 +131,15 @@ function Who({ next }: { next: NextUp }) {
         {next.comingPlayerIds.length} of {next.players.length} coming
       </h2>
       <p>{missing.length === 0 ? 'Nobody is missing.' : `Missing: ${missing.map((player) => player.name).join(', ')}.`}</p>
+    </section>
+  );
+}
+
+function LastRecap({ last }: { last: NonNullable<NextUp['lastRecap']> }) {
+  return (
+    <section className="tight">
+      <h2>What they said on {shortDay(last.on)}</h2>
+      <p>{recapWords(last)}</p>
     </section>
   );
 }

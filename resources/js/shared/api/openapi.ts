@@ -558,6 +558,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/recap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the group said the session was about, and how hard it was: kept for next time. */
+        put: operations["putSessionsSessionRecap"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/reset": {
         parameters: {
             query?: never;
@@ -1695,6 +1712,7 @@ export interface components {
         };
         RunPack: {
             session: components["schemas"]["SessionSummary"];
+            recap: components["schemas"]["Recap"];
             players: components["schemas"]["Player"][];
             blocks: components["schemas"]["RunBlock"][];
             segments: components["schemas"]["RunSegment"][];
@@ -1731,6 +1749,17 @@ export interface components {
             version: number;
             isRun: boolean;
         };
+        Recap: {
+            answers: string;
+            /** @enum {string|null} */
+            howHard: "too-easy" | "about-right" | "too-hard" | null;
+        };
+        LastRecap: components["schemas"]["Recap"] & {
+            sessionId: number;
+            title: string;
+            /** Format: date */
+            on: string;
+        };
         KeptOverride: components["schemas"]["Override"] & {
             by: string | null;
             /** Format: date */
@@ -1746,6 +1775,8 @@ export interface components {
             temperatureCelsius: number | null;
             humidityPercent: number | null;
             overrides: components["schemas"]["KeptOverride"][];
+            recap: components["schemas"]["Recap"];
+            lastRecap: components["schemas"]["LastRecap"] | null;
             players: components["schemas"]["Player"][];
             olderDrills: components["schemas"]["Drill"][];
         };
@@ -3202,6 +3233,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pulse"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSessionsSessionRecap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Recap"];
+            };
+        };
+        responses: {
+            /** @description What the group said the session was about, and how hard it was: kept for next time. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recap"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -10,6 +10,7 @@ import {
   me,
   player,
   playerPage,
+  recap,
   runPack,
   session,
   squadBoard,
@@ -17,6 +18,7 @@ import {
   type Availability,
   type Override,
   type PlanBlock,
+  type Recap,
 } from './schemas';
 
 /** Keys go from wide to narrow, so that `['squad', id]` invalidates everything below it. */
@@ -83,6 +85,8 @@ export interface PartTime {
 }
 export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[] }) =>
   callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
+
+export const keepRecap = (sessionId: number, body: Recap) => callApi(`/sessions/${sessionId}/recap`, recap, { method: 'PUT', body });
 
 export interface PlayerFields {
   name: string;

@@ -165,7 +165,13 @@ export const sessionSummary = z.object({
   version: z.number(),
   isRun: z.boolean(),
 });
+export const howHard = z.enum(['too-easy', 'about-right', 'too-hard']);
+/** What the group said a session was about, and how hard it was. */
+export const recap = z.object({ answers: z.string(), howHard: howHard.nullable() });
 export const session = sessionSummary.extend({
+  recap,
+  /** Of the squad's latest session before this one that left one. */
+  lastRecap: recap.extend({ sessionId: z.number(), title: z.string(), on: z.string() }).nullable(),
   blocks: z.array(planBlock),
   comingPlayerIds: z.array(z.number()),
   /** Grown-ups beside the coach. */
@@ -311,6 +317,7 @@ export const playerPage = player.extend({
 
 export const runPack = z.object({
   session: sessionSummary,
+  recap: recap.default({ answers: '', howHard: null }),
   players: z.array(player),
   blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), drill: drill.nullable() })),
   segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string() })) })),
@@ -339,6 +346,7 @@ export type Drawing = z.infer<typeof drawing>;
 export type PlanBlock = z.infer<typeof planBlock>;
 export type Session = z.infer<typeof session>;
 export type SessionSummary = z.infer<typeof sessionSummary>;
+export type Recap = z.infer<typeof recap>;
 export type Override = z.infer<typeof override>;
 export type Availability = z.infer<typeof availability>;
 export type Warning = z.infer<typeof warning>;

@@ -5,9 +5,14 @@ import type { MarkToSend } from '../api/queries';
 
 const sendMarks = vi.fn();
 const keepRun = vi.fn();
-vi.mock('../api/queries', () => ({ sendMarks: (marks: unknown) => sendMarks(marks) as unknown, keepRun: (...of: unknown[]) => keepRun(...of) as unknown }));
+const keepRecap = vi.fn();
+vi.mock('../api/queries', () => ({
+  sendMarks: (marks: unknown) => sendMarks(marks) as unknown,
+  keepRun: (...of: unknown[]) => keepRun(...of) as unknown,
+  keepRecap: (...of: unknown[]) => keepRecap(...of) as unknown,
+}));
 
-const { betweenFlushes, enterMark, entriesOf, finishRun, flushMarks, keepRunState, keptRunState } = await import('./outbox');
+const { betweenFlushes, enterMark, entriesOf, finishRun, flushMarks, keepRunState, keptRunState, notedRecap, noteRecap } = await import('./outbox');
 
 let number = 0;
 function mark(change: Partial<MarkToSend> = {}): MarkToSend {
@@ -34,6 +39,7 @@ const sent = () => sendMarks.mock.calls.map(([marks]) => (marks as MarkToSend[])
 beforeEach(async () => {
   sendMarks.mockReset().mockImplementation((marks: MarkToSend[]) => Promise.resolve(accepted(marks)));
   keepRun.mockReset().mockResolvedValue({});
+  keepRecap.mockReset().mockResolvedValue({});
   await flushMarks();
   sendMarks.mockClear();
 });
@@ -92,9 +98,30 @@ describe('the outbox', () => {
     await finishRun(end);
     expect(keepRun).toHaveBeenCalledTimes(1);
     keepRun.mockReset().mockResolvedValue({});
+    keepRecap.mockReset().mockResolvedValue({});
     await flushMarks();
     await flushMarks();
     expect(keepRun.mock.calls).toEqual([[900, { startedAt: end.startedAt, finishedAt: end.finishedAt }]]);
+  });
+
+  test('sends what they said once, after the end, and again what was typed meanwhile', async () => {
+    const typed = { answers: 'Look', howHard: null };
+    keepRun.mockImplementation(offline);
+    await noteRecap(901, typed);
+    await finishRun({ sessionId: 901, startedAt: '2026-03-10T17:00:00.000Z', finishedAt: '2026-03-10T18:00:00.000Z' });
+    expect(keepRecap).not.toHaveBeenCalled();
+    expect(await notedRecap(901)).toMatchObject(typed);
+
+    const more = { answers: 'Look first', howHard: 'about-right' as const };
+    keepRun.mockReset().mockResolvedValue({});
+    keepRecap.mockImplementationOnce(() => noteRecap(901, more));
+    await flushMarks();
+    await flushMarks();
+    await flushMarks();
+    expect(keepRecap.mock.calls).toEqual([
+      [901, typed],
+      [901, more],
+    ]);
   });
 
   test('a sign-in waits for the marks on their way, and marks wait for the sign-in', async () => {

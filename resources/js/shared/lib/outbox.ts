@@ -1,7 +1,8 @@
 import Dexie, { type EntityTable } from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRun, sendMarks, type MarkToSend, type PartTime } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, type MarkToSend, type PartTime } from '../api/queries';
+import type { Recap } from '../api/schemas';
 
 /** A number entered on this device, as the roll call shows it; it stays after sending. */
 export interface Entry {
@@ -26,6 +27,11 @@ interface Finish {
   /** Absent in what an older version kept. */
   parts?: PartTime[];
 }
+interface KeptRecap extends Recap {
+  sessionId: number;
+  /** Whether the server has not heard it yet. */
+  isWaiting: boolean;
+}
 interface KeptRun {
   sessionId: number;
   state: string;
@@ -36,6 +42,7 @@ const database = new Dexie('fleet-sparrow') as Dexie & {
   entries: EntityTable<Entry, 'key'>;
   finishes: EntityTable<Finish, 'sessionId'>;
   runs: EntityTable<KeptRun, 'sessionId'>;
+  recaps: EntityTable<KeptRecap, 'sessionId'>;
 };
 const tables = { outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' };
 database.version(1).stores(tables);
@@ -52,6 +59,8 @@ database
         delete mark.supersedesUuid;
       }),
   );
+
+database.version(3).stores({ ...tables, recaps: 'sessionId' });
 
 const batchSize = 100;
 let unsent = 0;
@@ -125,6 +134,7 @@ async function sendAll(): Promise<void> {
       isSignedOut = false;
       if (waiting.length === 0) {
         await sendFinishes();
+        await sendRecaps();
         return;
       }
       const { results } = await sendMarks(waiting.map((one) => one.mark));
@@ -155,6 +165,22 @@ async function sendFinishes(): Promise<void> {
   for (const { sessionId, startedAt, finishedAt, parts } of await database.finishes.toArray()) {
     await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }) });
     await database.finishes.delete(sessionId);
+  }
+}
+
+/** Keeps what is typed as it is typed; it goes out with the next that is sent. */
+export const noteRecap = (sessionId: number, recap: Recap): Promise<unknown> => database.recaps.put({ ...recap, sessionId, isWaiting: true });
+
+export const notedRecap = (sessionId: number): Promise<Recap | undefined> => database.recaps.get(sessionId);
+
+async function sendRecaps(): Promise<void> {
+  for (const sent of await database.recaps.filter((one) => one.isWaiting).toArray()) {
+    await keepRecap(sent.sessionId, { answers: sent.answers, howHard: sent.howHard });
+    await database.transaction('rw', database.recaps, async () => {
+      const now = await database.recaps.get(sent.sessionId);
+      // Typed on meanwhile: the rest goes out next time.
+      if (now?.answers === sent.answers && now.howHard === sent.howHard) await database.recaps.update(sent.sessionId, { isWaiting: false });
+    });
   }
 }
 

@@ -1,0 +1,19 @@
+import { expect, it } from 'vitest';
+import type { Drill } from '../api/schemas';
+import { questionsLine, questionsOf, recapWords } from './recap';
+
+it('puts what was said before how hard it was', () => {
+  expect(recapWords({ answers: 'Look first', howHard: 'about-right' })).toBe('Look first. About right.');
+  expect(recapWords({ answers: 'Look first!', howHard: null })).toBe('Look first!');
+  expect(recapWords({ answers: '  ', howHard: 'too-hard' })).toBe('Too hard.');
+  expect(recapWords({ answers: '', howHard: null })).toBe('');
+});
+
+it('asks each question once, in the order of the session', () => {
+  const drill = (...asks: string[]) => ({ questions: asks.map((ask) => ({ ask, hopedFor: ['x'] })) }) as Drill;
+
+  expect(questionsOf([drill('a'), null, drill('b', 'a'), undefined, drill('c')]).map((one) => one.ask)).toEqual(['a', 'b', 'c']);
+  expect(questionsOf([])).toEqual([]);
+  expect(questionsLine([drill('Why?'), drill('Why?', 'When?')])).toBe('What was today about? · Why? (x) · When? (x)');
+  expect(questionsLine([])).toBe('What was today about?');
+});
