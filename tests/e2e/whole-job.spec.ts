@@ -69,13 +69,18 @@ test('from sign-in to the next number to beat', async ({ page }) => {
   await runUntil(page, /That was the session/);
 
   // What was today about? Their answers and one press, kept for the next plan.
+  await page.getByText(/more to ask/).click();
   await expect(page.getByText('What makes your feet quicker?')).toBeVisible();
   await page.getByLabel('What they said').fill('Stay on your toes');
   await page.getByLabel('About right').check();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Close the session' }).click();
+  const plan = page.url().replace('/run/', '/plan/');
   await page.getByRole('link', { name: 'To Today' }).click();
-  await expect(page.getByText('Stay on your toes. About right.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^What they said on/ })).toBeVisible();
+  await page.goto(plan);
+  await expect(page.getByLabel('What they said, in')).toHaveValue('Stay on your toes');
+  await expect(page.getByLabel('About right')).toBeChecked();
 
   // Next time the number to beat is there: the first of 60 s was 60, so 61.
   await page.getByRole('link', { name: 'Squad' }).click();

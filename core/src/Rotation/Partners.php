@@ -7,11 +7,12 @@ namespace FleetSparrow\Core\Rotation;
 /**
  * Who is with whom today: pairs, and of an odd number one three, so that those who have met least meet.
  *
- * Minimises Σ 2^(−age ÷ 6) over the pairs made, and for the three the same over the threes its players were in. Up to twelve
- * players the best is found for certain. Beyond, nobody repeats while a perfect matching of those who have not yet met exists
+ * An even number goes round by round through the Berger tables as long as one of their rounds brings nobody together again: so
+ * with everyone there everybody meets everybody before anybody repeats. Else it minimises Σ 2^(−age ÷ 6) over the pairs made, and
+ * for the three the same over the threes its players were in. Up to twelve players the best is found for certain. Beyond, nobody repeats while a perfect matching of those who have not yet met exists
  * (Edmonds' method says whether it does); where none does, the largest such matching is completed and improved by swaps.
  */
-final class Partners
+final readonly class Partners
 {
     private const EXACT_UP_TO = 12;
 
@@ -19,15 +20,11 @@ final class Partners
     private const TRIED_TO_JOIN = 4;
 
     /** @var list<list<float>> */
-    private readonly array $weights;
+    private array $weights;
 
-    /** @var array<int, array{float, list<list<int>>}> */
-    private array $best = [];
-
-    /** @param  list<string>  $players */
-    private function __construct(private readonly array $players, private readonly Meetings $meetings)
+    private function __construct(private PartnerCosts $costs)
     {
-        $this->weights = $meetings->weights($players);
+        $this->weights = $costs->weights;
     }
 
     /**
@@ -39,11 +36,12 @@ final class Partners
         if (count($players) < 4) {
             return $players === [] ? [] : [$players];
         }
-        if ($meetings->isEmpty()) {
-            return self::inOrder($players);
+        if (count($players) % 2 === 1 && $meetings->isEmpty()) {
+            return [...array_chunk(array_slice($players, 0, -3), 2), array_slice($players, -3)];
         }
-        $partners = new self($players, $meetings);
-        $groups = count($players) <= self::EXACT_UP_TO ? $partners->exact() : $partners->large();
+        $costs = PartnerCosts::of($players, $meetings);
+        $partners = new self($costs);
+        $groups = $partners->freshRound() ?? (count($players) <= self::EXACT_UP_TO ? (new BestPartners($costs))->groups() : $partners->large());
         $groups = array_map(static function (array $group): array {
             sort($group);
 
@@ -55,95 +53,37 @@ final class Partners
         return array_map(static fn (array $group): array => array_map(static fn (int $i): string => $players[$i], $group), $groups);
     }
 
-    /**
-     * Where nobody has met, list order decides alone.
-     *
-     * @param  list<string>  $players
-     * @return list<list<string>>
-     */
-    private static function inOrder(array $players): array
+    /** @return list<list<int>>|null the first round of the Berger tables in which nobody meets again; null where there is none */
+    private function freshRound(): ?array
     {
-        $three = count($players) % 2 === 1 ? [array_slice($players, -3)] : [];
-
-        return [...array_chunk($three === [] ? $players : array_slice($players, 0, -3), 2), ...$three];
-    }
-
-    /** @return list<list<int>> */
-    private function exact(): array
-    {
-        $everybody = (1 << count($this->players)) - 1;
-
-        return $this->bestOf($everybody, count($this->players) % 2 === 1)[1];
-    }
-
-    /**
-     * The cheapest way to group those in the mask: whoever comes first in it is tried with each other one, and with each two
-     * others while a three is still to be made.
-     *
-     * @return array{float, list<list<int>>}
-     */
-    private function bestOf(int $mask, bool $withThree): array
-    {
-        if ($mask === 0) {
-            return [$withThree ? INF : 0.0, []];
-        }
-        if (isset($this->best[$mask])) {
-            return $this->best[$mask];
-        }
-        $left = array_values(array_filter(array_keys($this->players), static fn (int $i): bool => ($mask >> $i & 1) === 1));
-        $first = $left[0];
-        $best = [INF, []];
-        foreach (array_slice($left, 1) as $at => $second) {
-            $pair = $mask & ~(1 << $first) & ~(1 << $second);
-            $best = $this->better($best, $this->weights[$first][$second], [$first, $second], $pair, $withThree);
-            foreach ($withThree ? array_slice($left, $at + 2) : [] as $third) {
-                $best = $this->better($best, $this->threeCost([$first, $second, $third]), [$first, $second, $third], $pair & ~(1 << $third), false);
+        $players = count($this->weights);
+        for ($round = 1; $players % 2 === 0 && $round < $players; $round++) {
+            $pairs = [];
+            foreach (RoundRobin::round($players, $round) as [$one, $other]) {
+                if ($this->weights[$one - 1][$other - 1] > 0.0) {
+                    continue 2;
+                }
+                $pairs[] = [$one - 1, $other - 1];
             }
+
+            return $pairs;
         }
 
-        // How many are left says whether the three is still to be made, so the mask alone names the question.
-        return $this->best[$mask] = $best;
-    }
-
-    /**
-     * @param  array{float, list<list<int>>}  $best
-     * @param  list<int>  $group
-     * @return array{float, list<list<int>>}
-     */
-    private function better(array $best, float $cost, array $group, int $rest, bool $withThree): array
-    {
-        if ($cost >= $best[0]) {
-            return $best;
-        }
-        $then = $this->bestOf($rest, $withThree);
-
-        return $cost + $then[0] < $best[0] - 1e-12 ? [$cost + $then[0], [$group, ...$then[1]]] : $best;
-    }
-
-    /** @param  list<int>  $three */
-    private function threeCost(array $three): float
-    {
-        [$a, $b, $c] = $three;
-        $cost = $this->weights[$a][$b] + $this->weights[$a][$c] + $this->weights[$b][$c];
-        foreach ($three as $i) {
-            $cost += $this->meetings->threeWeight($this->players[$i]);
-        }
-
-        return $cost;
+        return null;
     }
 
     /** @return list<list<int>> */
     private function large(): array
     {
-        $everybody = array_keys($this->players);
+        $everybody = array_keys($this->weights);
         if (count($everybody) % 2 === 0) {
             return $this->pairs($everybody);
         }
         // The one who joins a pair: those with the fewest threes are tried, until one leaves the others without a repeat.
-        usort($everybody, fn (int $a, int $b): int => [$this->meetings->threeWeight($this->players[$a]), $a] <=> [$this->meetings->threeWeight($this->players[$b]), $b]);
+        usort($everybody, fn (int $a, int $b): int => [$this->costs->threes[$a], $a] <=> [$this->costs->threes[$b], $b]);
         $best = null;
         foreach (array_slice($everybody, 0, self::TRIED_TO_JOIN) as $joins) {
-            $found = $this->joined($joins, $this->pairs(array_values(array_diff(array_keys($this->players), [$joins]))));
+            $found = $this->joined($joins, $this->pairs(array_values(array_diff(array_keys($this->weights), [$joins]))));
             if ($best === null || $found[0] < $best[0] - 1e-12) {
                 $best = $found;
             }
@@ -161,7 +101,7 @@ final class Partners
      */
     private function joined(int $joins, array $pairs): array
     {
-        $costs = array_map(fn (array $pair): float => $this->threeCost([...$pair, $joins]) - $this->weights[$pair[0]][$pair[1]], $pairs);
+        $costs = array_map(fn (array $pair): float => $this->costs->three([...$pair, $joins]) - $this->weights[$pair[0]][$pair[1]], $pairs);
         asort($costs);
         $to = (int) array_key_first($costs);
         $cost = $costs[$to] + array_sum(array_map(fn (array $pair): float => $this->weights[$pair[0]][$pair[1]], $pairs));

@@ -101,7 +101,7 @@ final class OrganisationTest extends TestCase
         $plan = self::evaluate([self::block(self::PAIR, 'a'), self::block(self::PAIR, 'b')], 4, past: $past);
         $pairs = array_map(fn (BlockEvaluation $block): array => array_map(fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): string => $one->id, $group->workers)), $block->groups), $plan->blocks);
 
-        self::assertSame([['1-3', '2-4'], ['1-4', '2-3']], $pairs);
+        self::assertSame([['1-4', '2-3'], ['1-3', '2-4']], $pairs);
     }
 
     public function test_who_only_serves_serves_and_does_not_work(): void

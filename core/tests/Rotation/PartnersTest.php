@@ -29,7 +29,29 @@ final class PartnersTest extends TestCase
         self::assertSame([], Partners::of([], Meetings::of()));
         self::assertSame([['a']], Partners::of(['a'], Meetings::of()));
         self::assertSame([['a', 'b', 'c']], Partners::of(['a', 'b', 'c'], Meetings::of()));
-        self::assertSame([['a', 'b'], ['c', 'd']], Partners::of(['a', 'b', 'c', 'd'], Meetings::of()));
+        self::assertSame([['a', 'd'], ['b', 'c']], Partners::of(['a', 'b', 'c', 'd'], Meetings::of()));
+    }
+
+    /** @return array<string, array{int}> */
+    public static function evenSquads(): array
+    {
+        return ['four' => [4], 'ten' => [10], 'fourteen' => [14], 'twenty' => [20]];
+    }
+
+    #[DataProvider('evenSquads')]
+    public function test_with_everyone_there_everybody_meets_everybody_before_anybody_repeats(int $players): void
+    {
+        $ids = self::ids($players);
+        $meetings = Meetings::of();
+        for ($round = 1; $round < $players; $round++) {
+            $pairs = Partners::of($ids, $meetings);
+            self::assertSame(0.0, self::cost($pairs, $meetings), "Round {$round}.");
+            foreach ($pairs as $pair) {
+                $meetings->add($pair, 0);
+            }
+        }
+        // Once round, and the next is a repeat for all.
+        self::assertSame((float) ($players / 2), self::cost(Partners::of($ids, $meetings), $meetings));
     }
 
     /** @return iterable<string, array{int}> */

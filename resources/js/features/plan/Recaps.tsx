@@ -11,7 +11,7 @@ import { RecapFields } from '../../shared/ui/RecapFields';
 /** What they said the last time, before this session is planned. */
 export function LastRecap({ last }: { last: NonNullable<Session['lastRecap']> }) {
   return (
-    <p>
+    <p className="said">
       <Link to={`/plan/${last.sessionId}`}>{day(`${last.on}T00:00`)}</Link> they said: {recapWords(last)}
     </p>
   );

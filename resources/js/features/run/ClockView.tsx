@@ -61,7 +61,14 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
           />
         )}
         {block?.drill && <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>}
-        {segment.kind === 'talk' && <Questions questions={questionsOf(pack.blocks.map((one) => one.drill))} />}
+        {segment.kind === 'talk' && (
+          <>
+            <p>
+              <strong>What was today about?</strong>
+            </p>
+            <Questions questions={questionsOf(pack.blocks.map((one) => one.drill))} />
+          </>
+        )}
         {reading.state === 'paused' && <p className="warn">Paused.</p>}
       </div>
       <div className="box">

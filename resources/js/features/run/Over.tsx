@@ -68,10 +68,11 @@ function RecapOf({ pack }: { pack: RunPack }) {
   });
   const [changed, setChanged] = useState<Recap | undefined>(undefined);
   const value = changed ?? noted.data;
+  const questions = questionsOf(pack.blocks.map((block) => block.drill));
   if (!value) return null;
   return (
     <section className="tight" aria-label="Recap">
-      <Questions questions={questionsOf(pack.blocks.map((block) => block.drill))} />
+      <h2>What was today about?</h2>
       <RecapFields
         value={value}
         onChange={(recap) => {
@@ -80,6 +81,12 @@ function RecapOf({ pack }: { pack: RunPack }) {
         }}
         onSettled={() => void flushMarks()}
       />
+      {questions.length > 0 && (
+        <details>
+          <summary>{questions.length} more to ask</summary>
+          <Questions questions={questions} />
+        </details>
+      )}
     </section>
   );
 }

@@ -3,9 +3,9 @@ import type { Drill } from '../api/schemas';
 import { questionsLine, questionsOf, recapWords } from './recap';
 
 it('puts what was said before how hard it was', () => {
-  expect(recapWords({ answers: 'Look first', howHard: 'about-right' })).toBe('Look first. About right.');
+  expect(recapWords({ answers: 'Look first', howHard: 'about-right' })).toBe('Look first. It was about right.');
   expect(recapWords({ answers: 'Look first!', howHard: null })).toBe('Look first!');
-  expect(recapWords({ answers: '  ', howHard: 'too-hard' })).toBe('Too hard.');
+  expect(recapWords({ answers: '  ', howHard: 'too-hard' })).toBe('It was too hard.');
   expect(recapWords({ answers: '', howHard: null })).toBe('');
 });
 

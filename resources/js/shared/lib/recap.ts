@@ -6,7 +6,7 @@ export const howHardWords: Record<NonNullable<Recap['howHard']>, string> = { 'to
 export function recapWords({ answers, howHard }: Recap): string {
   const said = answers.trim();
   const ended = said === '' || /[.!?]$/.test(said) ? said : `${said}.`;
-  return [ended, howHard && `${howHardWords[howHard]}.`].filter(Boolean).join(' ');
+  return [ended, howHard && `It was ${howHardWords[howHard].toLowerCase()}.`].filter(Boolean).join(' ');
 }
 
 /** The questions of a session's drills, each once, in the order in which they come. */

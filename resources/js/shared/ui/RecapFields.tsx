@@ -7,9 +7,6 @@ import { Field } from './Field';
 export function Questions({ questions }: { questions: Drill['questions'] }) {
   return (
     <ul className="rows">
-      <li>
-        <strong>What was today about?</strong>
-      </li>
       {questions.map((question) => (
         <li key={question.ask}>
           <strong>{question.ask}</strong>
