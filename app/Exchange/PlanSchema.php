@@ -69,6 +69,8 @@ final class PlanSchema
             'players' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 40, 'items' => self::object([
                 'id' => $player, 'strongFoot' => self::enum(StrongFoot::class), 'may' => self::enum(Availability::class),
                 'tries' => self::list(self::object(['drill' => self::slug(), 'made' => self::whole(0, 100_000), 'missed' => self::whole(0, 100_000)], ['drill', 'made', 'missed'])),
+                // Seconds of a rep on average, and on how many days that was measured.
+                'seconds' => self::list(self::object(['drill' => self::slug(), 'perRep' => self::number(0.1, 600.0), 'days' => self::whole(1, 1_000)], ['drill', 'perRep', 'days'])),
             ], ['id', 'strongFoot'])],
             'past' => self::object([
                 'knownDrills' => self::list(self::text(300)),

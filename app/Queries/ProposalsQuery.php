@@ -13,9 +13,11 @@ use FleetSparrow\Core\Builder\Lock;
 use FleetSparrow\Core\Builder\Refusal;
 use FleetSparrow\Core\Builder\SessionBuilder;
 use FleetSparrow\Core\Builder\Wish;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Plan\Area;
+use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Length;
@@ -41,7 +43,9 @@ final class ProposalsQuery
         [$draft, $refusals] = $this->withPlayers($squad, $draft);
         $versions = $this->book->versions($squad);
         $drills = array_values($versions->map(fn (DrillVersion $version): Drill => $version->drill())->all());
-        $context = $this->plans->context($squad, $draft, [], $day, $coachId);
+        // Whatever is chosen, the players' own numbers count in it as they will in the plan.
+        $asBlocks = array_map(fn (Drill $drill): ?Block => $drill->dose === null ? null : Block::ofDrill($drill->slug, $drill, $drill->dose, Tempo::Steady, null), $drills);
+        $context = $this->plans->context($squad, $draft, array_values(array_filter($asBlocks)), $day, $coachId);
         $request = new BuildRequest(
             $drills,
             $asked['wish'] === Wish::RainyCorner ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre)) : $context,

@@ -152,6 +152,25 @@ final class MarksTest extends FeatureTestCase
         self::assertGreaterThan($before + 30, $work());
     }
 
+    public function test_counts_in_a_time_move_the_touches_of_the_next_plan(): void
+    {
+        $sessionId = $this->keptSession('sole-taps');
+        $preview = fn (): array => $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('sole-taps')]))->assertOk()->json('blocks.0');
+        $before = $preview();
+        $line = $this->lineKey($sessionId, $this->players[0]->id, 'alternating');
+        // 25, 60 and a void 90 in 30 s on one day: 42.5 is the middle, so 0.706 s a rep. The others have no numbers, and the drill says 0.9 s:
+        // (0.706 + 3 · 0.9) ÷ 4 = 0.851, and for the others (0.706 + 3 · 0.9) ÷ 4 too.
+        $this->send([
+            $this->mark($sessionId, $line, 1, ['value' => 25, 'tryNumber' => 1]), $this->mark($sessionId, $line, 2, ['value' => 60, 'tryNumber' => 2]),
+            $this->mark($sessionId, $line, 3, ['value' => 90, 'tryNumber' => 3, 'isVoid' => true]),
+        ])->assertOk();
+        $after = $preview();
+
+        self::assertSame([67, 70], [$before['touches']['left'], $after['touches']['left']]);
+        self::assertSame($before['partSeconds']['work'], $after['partSeconds']['work']);
+        self::assertContains("A rep is 0.85 s: the drill's own 0.90 s, weighed as 3 days, with the numbers of 1 of 4 players on 1 day between them.", $after['how']);
+    }
+
     private function marks(): int
     {
         $this->app->make(ClubContext::class)->actFor($this->coach->club_id);

@@ -16,7 +16,7 @@ final class RunTest extends FeatureTestCase
         self::assertSame(['R', 'R', 'R', 'L', 'L', 'L'], array_column($work, 'side'));
         self::assertSame([1, 2, 3, 1, 2, 3], array_column($work, 'set'));
         self::assertEquals(30, $work[0]['seconds']);
-        self::assertSame(array_map(fn ($player): int => $player->id, $this->players), $work[0]['working']);
+        self::assertEqualsCanonicalizing(array_map(fn ($player): int => $player->id, $this->players), $work[0]['working']);
         self::assertCount(4, $work[0]['asks']);
         self::assertSame($work[0]['asks'], $work[1]['asks']);
         self::assertNotSame($work[0]['asks'], $work[3]['asks']);

@@ -64,7 +64,7 @@ final readonly class Situation
         $players = [];
         $seen = [];
         foreach ($file->entries('players') as $i => $entry) {
-            $faults->unknown("players.{$i}", $entry->fields, ['id', 'strongFoot', 'may', 'tries']);
+            $faults->unknown("players.{$i}", $entry->fields, ['id', 'strongFoot', 'may', 'tries', 'seconds']);
             $player = $faults->try("players.{$i}", fn (): PlanPlayer => self::player($entry));
             if ($player !== null && isset($seen[$player->id])) {
                 $faults->add("players.{$i}.id", "Two players have the number {$player->id}.");
@@ -84,8 +84,12 @@ final readonly class Situation
         foreach ($entry->entries('tries') as $one) {
             $tries[$one->slug('drill')] = ['made' => $one->whole('made', 0, 100_000), 'missed' => $one->whole('missed', 0, 100_000)];
         }
+        $seconds = [];
+        foreach ($entry->entries('seconds') as $one) {
+            $seconds[$one->slug('drill')] = ['seconds' => $one->number('perRep', 0.1, 600.0), 'days' => $one->whole('days', 1, 1_000)];
+        }
 
-        return new PlanPlayer((string) $entry->whole('id', 1, PHP_INT_MAX), $entry->choice('strongFoot', StrongFoot::class), $tries, $entry->choice('may', Availability::class, Availability::Everything));
+        return new PlanPlayer((string) $entry->whole('id', 1, PHP_INT_MAX), $entry->choice('strongFoot', StrongFoot::class), $tries, $entry->choice('may', Availability::class, Availability::Everything), $seconds);
     }
 
     private static function area(BookFields $area): Area

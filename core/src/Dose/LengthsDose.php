@@ -49,10 +49,9 @@ final readonly class LengthsDose implements Dose
 
     public function turnTime(array $workers): DurationEstimate
     {
-        $seconds = $this->steadyTrips() * max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION);
 
-        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds));
+        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->steadyTrips()));
     }
 
     public function expectedReps(Pace $pace): float

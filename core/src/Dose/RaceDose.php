@@ -64,11 +64,10 @@ final readonly class RaceDose implements Dose
     public function turnTime(array $workers): DurationEstimate
     {
         $goes = $this->sides->count() * $this->goes;
-        $seconds = $this->reps * max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION);
 
         return DurationEstimate::ofMoments($mean, $variance, $third)
-            ->scaled($seconds)
+            ->scaled($this->reps)
             ->repeated($goes)
             ->plus(DurationEstimate::fixed(($goes - 1) * $this->restSeconds));
     }

@@ -67,7 +67,8 @@ final class BlockEvaluator
         $turns = $this->draw->turns($stationing);
         $queues = self::queues($drill, $block, $stationing);
         $pace = $drill->pace($block->tempo);
-        $paces = self::paces($drill, $pace, $players, $queues);
+        $own = OwnPaces::of($drill, $pace, $players);
+        $paces = self::paces($own, $queues);
 
         $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
@@ -103,8 +104,8 @@ final class BlockEvaluator
             $stationing->inUse(),
             count($turns),
             $laying->markers,
-            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, $queues === [] ? $pace : array_values($paces)[0], $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
-            $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $paces, $queues),
+            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, self::middle($pace, $paces), $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
+            $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $own, $queues),
             [],
             $laying,
             $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
@@ -139,21 +140,36 @@ final class BlockEvaluator
     }
 
     /**
-     * @param  non-empty-list<PlanPlayer>  $players
+     * In a line everybody's rep takes as long as the ball needs to come round.
+     *
      * @param  array<array-key, PassingQueue>  $queues
      * @return non-empty-array<array-key, Pace>
      */
-    private static function paces(Drill $drill, Pace $pace, array $players, array $queues): array
+    private static function paces(OwnPaces $own, array $queues): array
     {
-        $paces = [];
-        foreach ($players as $player) {
-            $tries = $player->triesByDrill[$drill->slug] ?? null;
-            $own = $tries === null ? $pace : $pace->withTries($tries['made'], $tries['missed']);
-            $queue = $queues[$player->id] ?? null;
-            $paces[$player->id] = $queue === null ? $own : $own->withSecondsPerRep($queue->meanGapSeconds());
+        $paces = $own->byPlayer;
+        foreach ($queues as $player => $queue) {
+            if (isset($paces[$player])) {
+                $paces[$player] = $paces[$player]->withSecondsPerRep($queue->meanGapSeconds());
+            }
         }
 
         return $paces;
+    }
+
+    /**
+     * The pace of nobody in particular: as many reps in a time as the players have on average.
+     *
+     * @param  non-empty-array<array-key, Pace>  $paces
+     */
+    private static function middle(Pace $pace, array $paces): Pace
+    {
+        $perSecond = 0.0;
+        foreach ($paces as $own) {
+            $perSecond += 1.0 / $own->secondsPerRep;
+        }
+
+        return $pace->withSecondsPerRep(count($paces) / $perSecond);
     }
 
     /** Numbers are written in the rest between sets; only what does not fit there, and the last set's, takes extra time. */
@@ -181,7 +197,7 @@ final class BlockEvaluator
             $pace = $paces[$player->id];
             // Who works the same sides in the same time touches the same.
             $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose ? $player->strongFoot->value : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
-            $key = "{$sides} {$pace->made} {$pace->missed} {$pace->secondsPerRep}";
+            $key = "{$sides} {$pace->made} {$pace->missed} {$pace->priorChance} {$pace->secondsPerRep}";
             $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot) : Tally::zero();
         }
 

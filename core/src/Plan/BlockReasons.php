@@ -14,11 +14,10 @@ final class BlockReasons
 {
     /**
      * @param  list<WorkTurn>  $turns
-     * @param  array<array-key, Pace>  $paces
      * @param  array<array-key, PassingQueue>  $queues
      * @return list<string>
      */
-    public static function of(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, SetUp $laying, bool $known, array $turns, array $paces, array $queues): array
+    public static function of(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, SetUp $laying, bool $known, array $turns, OwnPaces $own, array $queues): array
     {
         $how = [
             $laying->sentence($rules->markerSeconds).($laying->touched() > 0 ? $rules->setUp->sentence() : ''),
@@ -31,11 +30,10 @@ final class BlockReasons
         }
         $queue = self::longest($queues);
         $how[] = $queue === null
-            ? sprintf('A rep is %.1f s, so touches are estimated, not counted.', $pace->secondsPerRep)
+            ? self::rep($pace, $own)
             : sprintf('%d in the pattern, %d %s, %.1f s from a pass to the next: each has %.1f turns a minute, one every %.0f s on average.', $queue->players, $queue->balls, $queue->balls === 1 ? 'ball' : 'balls', $queue->passSeconds, $queue->turnsPerMinute(), $queue->meanGapSeconds());
         if ($dose->kind() === 'quota') {
-            $measured = count(array_filter($paces, static fn (Pace $own): bool => $own->made + $own->missed > 0));
-            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, with the tries of %d of %d players. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $measured, count($paces));
+            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, then the others\', with the own tries of %d of %d players. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $own->withTries, count($own->byPlayer));
         }
         if ($dose->kind() === 'race') {
             $how[] = 'Each go ends with its slowest worker.';
@@ -45,6 +43,18 @@ final class BlockReasons
         }
 
         return $how;
+    }
+
+    private static function rep(Pace $pace, OwnPaces $own): string
+    {
+        if ($own->withSeconds === 0) {
+            return sprintf('A rep is %.1f s, so touches are estimated, not counted.', $pace->secondsPerRep);
+        }
+        $seconds = array_map(static fn (Pace $one): float => $one->secondsPerRep, $own->byPlayer);
+
+        [$quickest, $slowest] = array_map(static fn (float $one): string => sprintf('%.2f', $one), [min($seconds), max($seconds)]);
+
+        return sprintf('A rep is %s s: the drill\'s own %.2f s, weighed as 3 days, with the numbers of %d of %d players on %d %s between them.', $quickest === $slowest ? $slowest : "{$quickest} to {$slowest}", $pace->secondsPerRep, $own->withSeconds, count($own->byPlayer), $own->days, $own->days === 1 ? 'day' : 'days');
     }
 
     /** @param  array<array-key, PassingQueue>  $queues */

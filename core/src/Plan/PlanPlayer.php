@@ -6,11 +6,14 @@ namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Shared\StrongFoot;
 
-/** A player who is coming, with what is known of how many tries turn out good, by drill, and what they may do today. */
+/** A player who is coming, with what their own numbers say by drill, and what they may do today. */
 final readonly class PlanPlayer
 {
-    /** @param  array<string, array{made: int, missed: int}>  $triesByDrill slug → tries */
-    public function __construct(public string $id, public StrongFoot $strongFoot, public array $triesByDrill = [], public Availability $today = Availability::Everything)
+    /**
+     * @param  array<string, array{made: int, missed: int}>  $triesByDrill  slug → how many turned out good
+     * @param  array<string, array{seconds: float, days: int}>  $secondsByDrill  slug → seconds of a rep on average, and on how many days that was measured
+     */
+    public function __construct(public string $id, public StrongFoot $strongFoot, public array $triesByDrill = [], public Availability $today = Availability::Everything, public array $secondsByDrill = [])
     {
     }
 }

@@ -32,6 +32,47 @@ final class SlowestWorker
         return self::$known["{$workers} {$coefficientOfVariation}"] ??= self::integrate($workers, $coefficientOfVariation);
     }
 
+    /**
+     * Workers whose mean times differ: the density of the slowest is Π F · Σ f ÷ F, and E[X^n] = ∫ exp(n·y)·(that) dy with y = ln x.
+     *
+     * @param  non-empty-list<float>  $meanSeconds  of each worker
+     * @param  float  $coefficientOfVariation  spread of every one, over 0
+     * @return array{float, float, float} mean, variance and third central moment of the slowest, in seconds and their powers
+     */
+    public static function ofMeans(array $meanSeconds, float $coefficientOfVariation): array
+    {
+        $longest = max($meanSeconds);
+        if (min($meanSeconds) === $longest) {
+            [$mean, $variance, $third] = self::moments(count($meanSeconds), $coefficientOfVariation);
+
+            return [$mean * $longest, $variance * $longest ** 2, $third * $longest ** 3];
+        }
+        $sigma = sqrt(log(1.0 + $coefficientOfVariation ** 2));
+        $behind = [];
+        foreach (array_count_values(array_map(static fn (float $mean): string => sprintf('%.6e', $mean / $longest), $meanSeconds)) as $share => $workers) {
+            $behind[] = [-log((float) $share) / $sigma, $workers];
+        }
+        [$first, $second, $third] = [0.0, 0.0, 0.0];
+        foreach (self::$grid = self::$grid ?: self::grid() as [$z]) {
+            [$product, $sum] = [1.0, 0.0];
+            foreach ($behind as [$ahead, $workers]) {
+                [$density, $below] = NormalDistribution::densityAndCdf($z + $ahead);
+                if ($below <= 0.0) {
+                    continue 2;
+                }
+                $product *= $below ** $workers;
+                $sum += $workers * $density / $below;
+            }
+            $x = exp($sigma * $z - $sigma ** 2 / 2.0);
+            $share = self::STEP * $product * $sum;
+            $first += $x * $share;
+            $second += $x * $x * $share;
+            $third += $x * $x * $x * $share;
+        }
+
+        return [$first * $longest, ($second - $first ** 2) * $longest ** 2, ($third - 3.0 * $first * $second + 2.0 * $first ** 3) * $longest ** 3];
+    }
+
     /** @return array{float, float, float} */
     private static function integrate(int $workers, float $coefficientOfVariation): array
     {

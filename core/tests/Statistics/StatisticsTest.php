@@ -95,6 +95,19 @@ final class StatisticsTest extends TestCase
         self::assertEqualsWithDelta(155.7252, 40 + 10 * CountDistribution::largestOf(array_fill(0, 7, $one))->mean(), 1e-3);
     }
 
+    public function test_the_slowest_of_unlike_workers_agrees_with_integrating_in_r(): void
+    {
+        // R: s <- sqrt(log(1 + .25^2)); m <- c(2, 2, 2.6, 3.5); cdf <- function(x) sapply(x, function(v) prod(plnorm(v, log(m) - s^2/2, s)))
+        // R: e <- function(n) integrate(function(x) n * x^(n - 1) * (1 - cdf(x)), 0, 60, rel.tol = 1e-10, subdivisions = 2000)$value
+        // R: a <- e(1); c(a, e(2) - a^2, e(3) - 3 * a * e(2) + 2 * a^3)
+        self::assertEqualsWithDelta([3.636389687, 0.636089567, 0.481594703], SlowestWorker::ofMeans([2.0, 3.5, 2.0, 2.6], 0.25), 1e-5);
+        self::assertEqualsWithDelta(array_map(fn (float $moment, int $power): float => $moment * 3.0 ** $power, SlowestWorker::moments(5, 0.25), [1, 2, 3]), SlowestWorker::ofMeans([3.0, 3.0, 3.0, 3.0, 3.0], 0.25), 1e-12);
+        // Who is far behind decides alone.
+        self::assertEqualsWithDelta([30.0, 56.25], array_slice(SlowestWorker::ofMeans([30.0, 1.0, 1.0], 0.25), 0, 2), 1e-3);
+        // R: c(dnorm(-1.3), pnorm(-1.3), dnorm(2.1), pnorm(2.1))
+        self::assertEqualsWithDelta([0.171368592048, 0.096800484586, 0.043983595980, 0.982135579437], [...NormalDistribution::densityAndCdf(-1.3), ...NormalDistribution::densityAndCdf(2.1)], 1e-7);
+    }
+
     public function test_counts_add_up_as_r_says(): void
     {
         $ten = CountDistribution::negativeBinomial(10, 0.6);

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Mark;
+use App\Models\Player;
+use App\Models\Squad;
+use App\Support\SquadHistory;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Shared\Side;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What a squad's own numbers say of the drills of a plan, each from the very same task: how many tries turned out good, from
+ * quotas and runs, and how long a rep takes, from counts in a time and races. One query for all of it.
+ */
+final class OwnNumbersQuery
+{
+    /** Of each player and line, so many days are looked at: older ones are another player's. */
+    private const DAYS = 8;
+
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float, days: int}>}> player id → slug → numbers
+     */
+    public function of(Squad $squad, array $blocks): array
+    {
+        $lines = self::lines($blocks);
+        if ($lines === []) {
+            return [];
+        }
+
+        return $this->history->remember($squad->id, 'own.'.hash('xxh128', implode(' ', array_keys($lines))), fn (): array => $this->read($squad, $lines));
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     * @return array<string, array{slug: string, kind: MarkKind, scale: float}> by line; the scale is good ones of a quota, seconds of a count, reps of a race
+     */
+    private static function lines(array $blocks): array
+    {
+        $lines = [];
+        foreach ($blocks as $block) {
+            $kind = $block->drill?->rule?->kind;
+            if ($block->drill === null || $block->dose === null || $kind === null) {
+                continue;
+            }
+            $window = $block->dose->window();
+            $scale = (float) match ($kind) {
+                MarkKind::TriesForQuota => $window['good'] ?? 0,
+                MarkKind::CountInTime => $block->dose->clockedSetSeconds() ?? 0,
+                MarkKind::TimeForWork => $window['reps'] ?? 0,
+                MarkKind::LongestRun => 1,
+                default => 0,
+            };
+            foreach ($scale > 0.0 ? [Side::Right, Side::Left, Side::Both, Side::Alternating] : [] as $side) {
+                $lines[(string) $block->drill->recordLine($block->dose, $side)?->value] = ['slug' => $block->drill->slug, 'kind' => $kind, 'scale' => $scale];
+            }
+        }
+        unset($lines['']);
+        ksort($lines);
+
+        return $lines;
+    }
+
+    /**
+     * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
+     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float, days: int}>}>
+     */
+    private function read(Squad $squad, array $lines): array
+    {
+        $numbers = [];
+        foreach ($this->rows($squad, $lines) as $row) {
+            ['slug' => $slug, 'kind' => $kind, 'scale' => $scale] = $lines[(string) $row->line_key];
+            [$player, $times, $sum] = [(int) $row->player_id, (int) $row->times, (float) $row->total];
+            if ($kind === MarkKind::TriesForQuota || $kind === MarkKind::LongestRun) {
+                // A quota of n took so many tries; a run of n were n good ones, and the drop that ended it.
+                $made = $kind === MarkKind::LongestRun ? (int) $sum : (int) $scale * $times;
+                $missed = $kind === MarkKind::LongestRun ? $times : max(0, (int) $sum - $made);
+                $before = $numbers[$player]['tries'][$slug] ?? ['made' => 0, 'missed' => 0];
+                $numbers[$player]['tries'][$slug] = ['made' => $before['made'] + $made, 'missed' => $before['missed'] + $missed];
+
+                continue;
+            }
+            if ($sum <= 0.0) {
+                continue;
+            }
+            $seconds = $kind === MarkKind::CountInTime ? $scale * $times / $sum : $sum / $times / $scale;
+            $before = $numbers[$player]['seconds'][$slug] ?? ['seconds' => 0.0, 'days' => 0];
+            $days = $before['days'] + $times;
+            $numbers[$player]['seconds'][$slug] = ['seconds' => ($before['seconds'] * $before['days'] + $seconds * $times) / $days, 'days' => $days];
+        }
+
+        return $numbers;
+    }
+
+    /**
+     * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
+     * @return list<\stdClass>
+     */
+    private function rows(Squad $squad, array $lines): array
+    {
+        $counted = array_keys(array_filter($lines, fn (array $line): bool => $line['kind'] === MarkKind::TriesForQuota || $line['kind'] === MarkKind::LongestRun));
+        $timed = array_values(array_diff(array_keys($lines), $counted));
+        $players = Player::query()->where('squad_id', $squad->id)->select('id');
+        // Two readings of one try count once, and by the more cautious: the greater number of tries.
+        $byTry = Mark::query()->tap(Mark::standing(...))->toBase()->whereIn('player_id', $players)->whereIn('line_key', $counted)
+            ->groupBy('player_id', 'line_key', 'training_session_id', 'try_number')->havingRaw('max(is_void) = 0 and max(is_disputed) = 0')
+            ->selectRaw('player_id, line_key, max(value) as value');
+        $byDay = DB::table('line_days')->where('club_id', $squad->club_id)->whereIn('player_id', clone $players)->whereIn('line_key', $timed)->whereNotNull('median')
+            ->selectRaw('player_id, line_key, median as value, row_number() over (partition by player_id, line_key order by on_day desc) as place');
+        $tries = DB::query()->fromSub($byTry, 'tried')->groupBy('player_id', 'line_key')->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
+        $days = DB::query()->fromSub($byDay, 'days')->where('place', '<=', self::DAYS)->groupBy('player_id', 'line_key')->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
+
+        return array_values($tries->unionAll($days)->get()->all());
+    }
+}

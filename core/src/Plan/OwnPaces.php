@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Plan;
+
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Drill\Drill;
+
+/**
+ * How each player works at a drill: their own numbers, pulled toward those of the others who are there, and these toward the
+ * drill's own. Tries weigh by their number against ten, seconds by the days they were measured on against three (defaults).
+ */
+final readonly class OwnPaces
+{
+    private const PRIOR_DAYS = 3.0;
+
+    /**
+     * @param  non-empty-array<array-key, Pace>  $byPlayer
+     * @param  int  $withTries  players who have tries of their own
+     * @param  int  $withSeconds  players who were measured against the clock
+     * @param  int  $days  on which they were, all players together
+     */
+    private function __construct(public array $byPlayer, public int $withTries, public int $withSeconds, public int $days)
+    {
+    }
+
+    /**
+     * @param  Pace  $pace  the drill's own at the tempo of the block
+     * @param  non-empty-list<PlanPlayer>  $players
+     */
+    public static function of(Drill $drill, Pace $pace, array $players): self
+    {
+        [$made, $missed, $withTries] = [0, 0, 0];
+        [$seconds, $days, $withSeconds] = [0.0, 0, 0];
+        foreach ($players as $player) {
+            $tries = $player->triesByDrill[$drill->slug] ?? null;
+            $made += $tries['made'] ?? 0;
+            $missed += $tries['missed'] ?? 0;
+            $withTries += $tries === null ? 0 : 1;
+            $clocked = $player->secondsByDrill[$drill->slug] ?? null;
+            $seconds += ($clocked['seconds'] ?? 0.0) * ($clocked['days'] ?? 0);
+            $days += $clocked['days'] ?? 0;
+            $withSeconds += $clocked === null ? 0 : 1;
+        }
+        if ($withTries === 0 && $withSeconds === 0) {
+            return new self(array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $players), $pace), 0, 0, 0);
+        }
+        // Numbers are taken at a steady tempo: learning is as much slower, a match as much faster, as for the drill itself.
+        $tempo = $pace->secondsPerRep / $drill->secondsPerRep;
+        $paces = [];
+        foreach ($players as $player) {
+            $tries = $player->triesByDrill[$drill->slug] ?? ['made' => 0, 'missed' => 0];
+            $others = $pace->withTries($made - $tries['made'], $missed - $tries['missed']);
+            $clocked = $player->secondsByDrill[$drill->slug] ?? ['seconds' => 0.0, 'days' => 0];
+            $group = ($seconds - $clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $drill->secondsPerRep) / ($days - $clocked['days'] + self::PRIOR_DAYS);
+            $own = ($clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $group) / ($clocked['days'] + self::PRIOR_DAYS);
+            $paces[$player->id] = Pace::of($withSeconds === 0 ? $pace->secondsPerRep : $own * $tempo, max(0.05, $others->alpha() / ($others->alpha() + $others->beta())), $pace->fetchSeconds, $tries['made'], $tries['missed']);
+        }
+
+        return new self($paces, $withTries, $withSeconds, $days);
+    }
+}
