@@ -10,7 +10,7 @@ use App\Models\Squad;
 use App\Support\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Record\MarkKind;
-use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -60,7 +60,8 @@ final class OwnNumbersQuery
                 MarkKind::LongestRun => 1,
                 default => 0,
             };
-            foreach ($scale > 0.0 ? [Side::Right, Side::Left, Side::Both, Side::Alternating] : [] as $side) {
+            $sides = $block->dose->sides();
+            foreach ($scale > 0.0 ? array_unique([...$sides->sidesFor(StrongFoot::Right), ...$sides->sidesFor(StrongFoot::Left)], SORT_REGULAR) : [] as $side) {
                 $lines[(string) $block->drill->recordLine($block->dose, $side)?->value] = ['slug' => $block->drill->slug, 'kind' => $kind, 'scale' => $scale];
             }
         }

@@ -142,15 +142,7 @@ final class EvaluationJson
      */
     private static function meanTouches(array $byPlayer): array
     {
-        // Players who work alike share one tally, which then counts for all of them at once.
-        $alike = [];
-        foreach ($byPlayer as $tally) {
-            $alike[spl_object_id($tally)][] = $tally;
-        }
-        $mean = Tally::zero();
-        foreach ($alike as $same) {
-            $mean = $mean->plus($same[0]->times(count($same) / count($byPlayer)));
-        }
+        $mean = Tally::sum($byPlayer)->times(1.0 / max(1, count($byPlayer)));
         $left = $mean->contactsOf(FootMark::Left);
         $right = $mean->contactsOf(FootMark::Right);
 

@@ -18,7 +18,7 @@ use WeakMap;
 /** Touches one player is expected to make in one block: tally of the script × reps expected from the dose. */
 final class BlockTouches
 {
-    /** @var WeakMap<Script, array<string, Tally>>|null reps already added up: a block asks for the same ones for every player */
+    /** @var WeakMap<Script, array<string, Tally>>|null what was added up already: a block asks for the same again for every player */
     private static ?WeakMap $known = null;
 
     public static function of(Drill $drill, Dose $dose, Pace $pace, StrongFoot $strong): Tally
@@ -37,28 +37,35 @@ final class BlockTouches
     /** One rep on one side; feet in turn or as they come lead half the reps each. */
     public static function perRep(Script $script, int $timesAlongPath, Side $side): Tally
     {
-        $known = self::$known ??= new WeakMap;
-        $reps = $known[$script] ?? [];
-        if (! isset($reps["{$timesAlongPath} {$side->value}"])) {
-            $led = static fn (Foot $foot): Tally => Tally::of($script->resolved($foot), $timesAlongPath);
-            $reps["{$timesAlongPath} {$side->value}"] = match ($side) {
-                Side::Right => $led(Foot::Right),
-                Side::Left => $led(Foot::Left),
-                Side::Both, Side::Alternating => $led(Foot::Right)->plus($led(Foot::Left))->times(0.5),
-            };
-            $known[$script] = $reps;
-        }
-
-        return $reps["{$timesAlongPath} {$side->value}"];
+        return self::known($script, "{$timesAlongPath} {$side->value}", static fn (): Tally => match ($side) {
+            Side::Right => Tally::of($script->resolved(Foot::Right), $timesAlongPath),
+            Side::Left => Tally::of($script->resolved(Foot::Left), $timesAlongPath),
+            Side::Both, Side::Alternating => self::perRep($script, $timesAlongPath, Side::Right)->plus(self::perRep($script, $timesAlongPath, Side::Left))->times(0.5),
+        });
     }
 
     private static function ofScript(Script $script, int $timesAlongPath, Dose $dose, float $repsPerSide, StrongFoot $strong): Tally
     {
-        $sum = Tally::zero();
-        foreach ($dose->sides()->sidesFor($strong) as $side) {
-            $sum = $sum->plus(self::perRep($script, $timesAlongPath, $side)->times($repsPerSide));
+        $sides = $dose->sides();
+
+        return self::known($script, "{$timesAlongPath} {$sides->value} {$strong->value}", static fn (): Tally => Tally::sum(array_map(
+            static fn (Side $side): Tally => self::perRep($script, $timesAlongPath, $side),
+            $sides->sidesFor($strong),
+        )))->times($repsPerSide);
+    }
+
+    /** @param  callable(): Tally  $add */
+    private static function known(Script $script, string $what, callable $add): Tally
+    {
+        $known = self::$known ??= new WeakMap;
+        $tallies = $known[$script] ?? [];
+        if (! isset($tallies[$what])) {
+            $tally = $add();
+            $known[$script] = [$what => $tally] + ($known[$script] ?? []);
+
+            return $tally;
         }
 
-        return $sum;
+        return $tallies[$what];
     }
 }

@@ -76,7 +76,7 @@ final class PlanEvaluator
         $touches = [];
         foreach ($players as $player) {
             $tallies = array_filter(array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations));
-            $touches[$player] = $sums[implode(' ', array_map(spl_object_id(...), $tallies))] ??= array_reduce($tallies, static fn (Tally $sum, Tally $one): Tally => $sum->plus($one), Tally::zero());
+            $touches[$player] = $sums[implode(' ', array_map(spl_object_id(...), $tallies))] ??= Tally::sum($tallies);
         }
 
         return $touches;

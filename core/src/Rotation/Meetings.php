@@ -18,6 +18,9 @@ final class Meetings
     /** @var array<string, float> */
     private array $threes = [];
 
+    /** @var array{list<string>, array<array-key, int>, array<int, array<int, float>>}|null players last asked for, their places, and their weights, kept up with what is added */
+    private ?array $asked = null;
+
     private function __construct()
     {
     }
@@ -53,6 +56,7 @@ final class Meetings
             for ($j = $i + 1; $j < $size; $j++) {
                 $other = $group[$j];
                 $this->pairs[$one][$other] = $this->pairs[$other][$one] = ($this->pairs[$one][$other] ?? 0.0) + $weight;
+                $this->keepUp($one, $other);
             }
         }
     }
@@ -67,17 +71,29 @@ final class Meetings
      * The weights of everybody with everybody; infinite with oneself.
      *
      * @param  list<string>  $players
-     * @return list<list<float>>
+     * @return array<int, array<int, float>> by their places in the list
      */
     public function weights(array $players): array
     {
+        if ($this->asked !== null && $this->asked[0] === $players) {
+            return $this->asked[2];
+        }
         $weights = [];
         $nobody = array_fill_keys($players, 0.0);
         foreach ($players as $one) {
             $weights[] = array_values(array_replace($nobody, array_intersect_key($this->pairs[$one] ?? [], $nobody), [$one => INF]));
         }
+        $this->asked = [$players, array_flip($players), $weights];
 
         return $weights;
+    }
+
+    private function keepUp(string $one, string $other): void
+    {
+        [$i, $j] = [$this->asked[1][$one] ?? null, $this->asked[1][$other] ?? null];
+        if ($this->asked !== null && $i !== null && $j !== null) {
+            $this->asked[2][$i][$j] = $this->asked[2][$j][$i] = $this->pairs[$one][$other];
+        }
     }
 
     /** Σ 2^(−age ÷ 6) over the threes somebody was in. */

@@ -8,7 +8,7 @@ namespace FleetSparrow\Core\Rotation;
 final readonly class PartnerCosts
 {
     /**
-     * @param  list<list<float>>  $weights  of two, infinite with oneself
+     * @param  array<int, array<int, float>>  $weights  of two, infinite with oneself
      * @param  list<float>  $threes  of the threes each was in
      */
     private function __construct(public array $weights, public array $threes)

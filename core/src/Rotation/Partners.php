@@ -19,7 +19,7 @@ final readonly class Partners
     /** Of a larger odd number, so many are tried as the one who joins a pair. */
     private const TRIED_TO_JOIN = 4;
 
-    /** @var list<list<float>> */
+    /** @var array<int, array<int, float>> */
     private array $weights;
 
     private function __construct(private PartnerCosts $costs)
@@ -56,10 +56,9 @@ final readonly class Partners
     /** @return list<list<int>>|null the first round of the Berger tables in which nobody meets again; null where there is none */
     private function freshRound(): ?array
     {
-        $players = count($this->weights);
-        for ($round = 1; $players % 2 === 0 && $round < $players; $round++) {
+        foreach (count($this->weights) % 2 === 0 ? RoundRobin::table(count($this->weights)) : [] as $round) {
             $pairs = [];
-            foreach (RoundRobin::round($players, $round) as [$one, $other]) {
+            foreach ($round as [$one, $other]) {
                 if ($this->weights[$one - 1][$other - 1] > 0.0) {
                     continue 2;
                 }

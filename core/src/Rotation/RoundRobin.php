@@ -16,6 +16,21 @@ use FleetSparrow\Core\Exception\InvalidPlan;
  */
 final class RoundRobin
 {
+    /** @var array<int, list<list<array{int, int}>>> the tables asked for so far */
+    private static array $tables = [];
+
+    /**
+     * Every round, the first one first.
+     *
+     * @return list<list<array{int, int}>>
+     *
+     * @throws InvalidPlan If there are fewer than two players.
+     */
+    public static function table(int $players): array
+    {
+        return self::$tables[$players] ??= array_map(static fn (int $round): array => self::round($players, $round), range(1, max(1, self::rounds($players))));
+    }
+
     /** Rounds until everybody has met everybody. */
     public static function rounds(int $players): int
     {

@@ -65,22 +65,34 @@ final readonly class Tally
 
     public function plus(self $other): self
     {
-        $byKind = $this->byKind;
-        foreach ($other->byKind as $kind => $count) {
-            $byKind[$kind] = ($byKind[$kind] ?? 0.0) + $count;
+        return self::sum([$this, $other]);
+    }
+
+    /** @param  array<array-key, self>  $tallies */
+    public static function sum(array $tallies): self
+    {
+        $byKind = [];
+        [$feints, $turns, $degrees] = [0.0, 0.0, 0.0];
+        foreach ($tallies as $one) {
+            foreach ($one->byKind as $kind => $count) {
+                $byKind[$kind] = ($byKind[$kind] ?? 0.0) + $count;
+            }
+            $feints += $one->feints;
+            $turns += $one->turns;
+            $degrees += $one->degreesTurned;
         }
 
-        return new self($byKind, $this->feints + $other->feints, $this->turns + $other->turns, $this->degreesTurned + $other->degreesTurned);
+        return new self($byKind, $feints, $turns, $degrees);
     }
 
     public function times(float $factor): self
     {
-        return new self(
-            array_map(static fn (float $count): float => $count * $factor, $this->byKind),
-            $this->feints * $factor,
-            $this->turns * $factor,
-            $this->degreesTurned * $factor,
-        );
+        $byKind = [];
+        foreach ($this->byKind as $kind => $count) {
+            $byKind[$kind] = $count * $factor;
+        }
+
+        return new self($byKind, $this->feints * $factor, $this->turns * $factor, $this->degreesTurned * $factor);
     }
 
     public function contacts(): float
@@ -90,32 +102,27 @@ final readonly class Tally
 
     public function contactsOf(FootMark $foot): float
     {
-        $sum = 0.0;
-        foreach ($this->byKind as $kind => $count) {
-            $sum += str_starts_with($kind, "{$foot->value} ") ? $count : 0.0;
-        }
-
-        return $sum;
+        return $this->matching(static fn (string $kind): bool => str_starts_with($kind, "{$foot->value} "));
     }
 
     public function contactsWith(Surface $with): float
     {
-        return $this->sum(static fn (string $side, string $surface): bool => $surface === $with->value);
+        return $this->matching(static fn (string $kind): bool => str_contains($kind, " {$with->value} "));
     }
 
     public function contactsInAir(): float
     {
-        return $this->sum(static fn (string $side, string $surface, string $air): bool => $air === 'a');
+        return $this->matching(static fn (string $kind): bool => str_contains($kind, ' a '));
     }
 
     public function contactsOfFor(FootMark $foot, Purpose $purpose): float
     {
-        return $this->sum(static fn (string $side, string $surface, string $air, string $for): bool => $side === $foot->value && $for === $purpose->value);
+        return $this->matching(static fn (string $kind): bool => str_starts_with($kind, "{$foot->value} ") && str_ends_with($kind, " {$purpose->value}"));
     }
 
     public function contactsFor(Purpose $purpose): float
     {
-        return $this->sum(static fn (string $side, string $surface, string $air, string $for): bool => $for === $purpose->value);
+        return $this->matching(static fn (string $kind): bool => str_ends_with($kind, " {$purpose->value}"));
     }
 
     /**
@@ -142,13 +149,12 @@ final readonly class Tally
         return $table;
     }
 
-    /** @param  callable(string, string, string, string): bool  $matches */
-    private function sum(callable $matches): float
+    /** @param  callable(string): bool  $matches */
+    private function matching(callable $matches): float
     {
         $sum = 0.0;
         foreach ($this->byKind as $kind => $count) {
-            [$side, $surface, $air, $purpose] = explode(' ', $kind);
-            $sum += $matches($side, $surface, $air, $purpose) ? $count : 0.0;
+            $sum += $matches($kind) ? $count : 0.0;
         }
 
         return $sum;
