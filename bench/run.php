@@ -39,6 +39,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Contracts\Http\Kernel as HttpKernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
@@ -65,7 +66,9 @@ foreach (range(1, 6) as $i) {
     Player::query()->firstOrCreate(['squad_id' => $squad->id, 'name' => "Extra {$i}"], ['strong_foot' => 'R']);
 }
 $players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->all();
-$versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->limit(14)->get();
+// Two drills of every family as far as they go: pairs, lines, quotas and races, as a book has them.
+$versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->get()
+    ->groupBy('family')->flatMap(fn (Collection $drills): Collection => $drills->take(2))->take(14)->values();
 $plan = fn (int $count): array => [
     'slotMinutes' => 240,
     'startsAt' => date('Y-m-d').'T17:30',

@@ -14,9 +14,12 @@ use FleetSparrow\Core\Statistics\CountDistribution;
  * Misses are beta-negative-binomial; a turn ends with its slowest worker, whose distribution function is the
  * product of the workers'. Seconds for a rep are taken as the slowest worker's.
  */
-final readonly class QuotaDose implements Dose
+final class QuotaDose implements Dose
 {
-    private function __construct(private int $good, private float $restSeconds, private DoseSides $sides)
+    /** @var array<string, CountDistribution> answers already worked out; the same question always has the same answer */
+    private static array $known = [];
+
+    private function __construct(private readonly int $good, private readonly float $restSeconds, private readonly DoseSides $sides)
     {
     }
 
@@ -101,7 +104,10 @@ final readonly class QuotaDose implements Dose
             $groups["{$pace->alpha()} {$pace->beta()}"][] = $pace;
         }
 
-        return CountDistribution::largestOf(array_map(
+        ksort($groups);
+        $question = implode(', ', array_map(static fn (string $chance, array $same): string => "{$chance} ".count($same), array_keys($groups), $groups));
+
+        return self::$known["{$this->good}: {$question}"] ??= CountDistribution::largestOf(array_map(
             fn (array $same): CountDistribution => CountDistribution::betaNegativeBinomial($this->good, $same[0]->alpha(), $same[0]->beta())
                 ->largestOfSame(count($same)),
             array_values($groups),

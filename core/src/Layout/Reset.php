@@ -150,33 +150,32 @@ final readonly class Reset
     private static function shifts(array $before, array $after, int $least): array
     {
         $cells = [];
-        $shifts = [];
         $slack = self::SLACK_METRES + 1e-9;
         foreach ($before as $there) {
             foreach ($after as $wanted) {
                 if ($there->colour === $wanted->colour) {
                     [$x, $y] = [$there->at->xMetres - $wanted->at->xMetres, $there->at->yMetres - $wanted->at->yMetres];
-                    $key = self::ROW_OF_CELLS * (int) floor($y / $slack) + (int) floor($x / $slack);
-                    $cells[$key][] = [$x, $y];
-                    $shifts[] = [$x, $y, $key];
+                    $cells[self::ROW_OF_CELLS * (int) floor($y / $slack) + (int) floor($x / $slack)][] = [$x, $y];
                 }
             }
         }
         $bounded = [];
-        foreach ($shifts as [$x, $y, $key]) {
+        foreach ($cells as $key => $here) {
             // Cells are as wide as the slack, so what is near lies in the same cell or one beside it.
-            $near = $cells[$key];
+            $near = $here;
             foreach (self::CELLS_AROUND as $step) {
                 if (isset($cells[$key + $step])) {
                     $near = [...$near, ...$cells[$key + $step]];
                 }
             }
-            $atMost = 0;
-            foreach (count($near) > $least ? $near : [] as [$nearX, $nearY]) {
-                $atMost += abs($nearX - $x) <= $slack && abs($nearY - $y) <= $slack ? 1 : 0;
-            }
-            if ($atMost > $least) {
-                $bounded[] = [$x, $y, $atMost];
+            foreach (count($near) > $least ? $here : [] as [$x, $y]) {
+                $atMost = 0;
+                foreach ($near as [$nearX, $nearY]) {
+                    $atMost += abs($nearX - $x) <= $slack && abs($nearY - $y) <= $slack ? 1 : 0;
+                }
+                if ($atMost > $least) {
+                    $bounded[] = [$x, $y, $atMost];
+                }
             }
         }
         usort($bounded, fn (array $a, array $b): int => [$b[2], $a[0], $a[1]] <=> [$a[2], $b[0], $b[1]]);

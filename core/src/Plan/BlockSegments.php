@@ -66,11 +66,12 @@ final class BlockSegments
         $clocked = $this->dose->clockedSetSeconds();
         $seconds = $clocked ?? ($turnSeconds - ($sets - 1) * $rest) / $sets;
         $write = $this->drill->rule === null ? 0.0 : count($ids) * $this->rules->writeSeconds;
-        $segments = [];
+        $reps = $this->dose->expectedReps($this->pace) / $perSide;
+        [$segments, $touches] = [[], []];
         for ($i = 0; $i < $sets; $i++) {
             $set = $i % $perSide + 1;
             $side = $sides[intdiv($i, $perSide)] ?? null;
-            $segments[] = $this->work($seconds, $clocked !== null, $side, $set, $turn, $working);
+            $segments[] = $this->segment(SegmentKind::Work, $seconds, $clocked !== null, $side, $set, $turn, $ids, $touches[$side ?? ''] ??= $this->touchesOfOneSet($this->drill->script, $reps, $side, $working));
             $last = $i === $sets - 1;
             if (! $last && $rest > 0.0) {
                 $segments[] = $this->segment(SegmentKind::Rest, $rest, true, $side, $set, $turn, $ids);
@@ -121,14 +122,6 @@ final class BlockSegments
             DoseSides::Weaker => ['weaker'],
             default => array_map(static fn ($side): string => $side->value, $dose->sides()->sidesFor(StrongFoot::Both)),
         };
-    }
-
-    /** @param  non-empty-list<PlanPlayer>  $working */
-    private function work(float $seconds, bool $endsByClock, ?string $side, int $set, int $turn, array $working): Segment
-    {
-        $touches = $this->touchesOfOneSet($this->drill->script, $this->dose->expectedReps($this->pace) / $this->dose->sets(), $side, $working);
-
-        return $this->segment(SegmentKind::Work, $seconds, $endsByClock, $side, $set, $turn, array_map(static fn (PlanPlayer $player): string => $player->id, $working), $touches);
     }
 
     /**

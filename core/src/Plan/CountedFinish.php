@@ -27,12 +27,7 @@ final readonly class CountedFinish
 
     public static function of(DurationEstimate $judged, CountedTime $work): self
     {
-        if ($judged->variance <= 0.0) {
-            return new self([$judged->meanSeconds], $work);
-        }
-        $finish = FinishTime::of($judged);
-
-        return new self(array_map(static fn (int $i): float => $finish->secondsReachedBy(($i + 0.5) / self::SLICES), range(0, self::SLICES - 1)), $work);
+        return new self($judged->variance <= 0.0 ? [$judged->meanSeconds] : FinishTime::of($judged)->middles(self::SLICES), $work);
     }
 
     /**
@@ -64,7 +59,7 @@ final readonly class CountedFinish
     {
         $low = $this->judgedSeconds[0] + $this->work->fixedSeconds;
         $high = max($this->judgedSeconds) + $this->work->fixedSeconds + $this->work->secondsEach * count($this->work->misses->cumulative);
-        while ($high - $low > 0.05) {
+        while ($high - $low > 0.1) {
             $middle = ($low + $high) / 2.0;
             if ($this->chanceWithin($middle) < $share) {
                 $low = $middle;
@@ -80,9 +75,11 @@ final readonly class CountedFinish
     public function chanceWithin(float $seconds): float
     {
         $sum = 0.0;
+        $atMost = $this->work->misses->cumulative;
         foreach ($this->judgedSeconds as $judged) {
             // A billionth of a miss, so that a time that is just reached counts.
-            $sum += $this->work->misses->atMost(($seconds - $judged - $this->work->fixedSeconds) / $this->work->secondsEach + 1e-9);
+            $count = ($seconds - $judged - $this->work->fixedSeconds) / $this->work->secondsEach + 1e-9;
+            $sum += $count < 0.0 ? 0.0 : $atMost[(int) $count] ?? 1.0;
         }
 
         return $sum / count($this->judgedSeconds);

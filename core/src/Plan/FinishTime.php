@@ -14,9 +14,12 @@ use FleetSparrow\Core\Statistics\NormalDistribution;
  * The last term is the second correction with the fourth cumulant of a gamma distribution of the same skewness, 1.5·γ²: times
  * that wait for the slowest lean that way, and without it a much skewed session ends in time more often than said.
  */
-final readonly class FinishTime
+final class FinishTime
 {
-    private function __construct(private DurationEstimate $total)
+    /** @var array<int, non-empty-list<float>> number of slices → where the middles lie for a standard normal */
+    private static array $middles = [];
+
+    private function __construct(private readonly DurationEstimate $total)
     {
     }
 
@@ -29,6 +32,20 @@ final readonly class FinishTime
     public function secondsReachedBy(float $share): float
     {
         return $this->total->meanSeconds + $this->total->standardDeviationSeconds() * self::corrected(NormalDistribution::quantile($share), $this->skewness());
+    }
+
+    /**
+     * The middles of so many slices of equal chance, growing.
+     *
+     * @param  int<1, max>  $slices
+     * @return non-empty-list<float> seconds from the start
+     */
+    public function middles(int $slices): array
+    {
+        $normal = self::$middles[$slices] ??= array_map(static fn (int $i): float => NormalDistribution::quantile(($i + 0.5) / $slices), range(0, $slices - 1));
+        [$mean, $deviation, $skewness] = [$this->total->meanSeconds, $this->total->standardDeviationSeconds(), $this->skewness()];
+
+        return array_map(static fn (float $z): float => $mean + $deviation * self::corrected($z, $skewness), $normal);
     }
 
     /** The chance to be over within so many seconds: the inverse of the above, on the branch where it grows. */

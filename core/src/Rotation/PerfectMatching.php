@@ -35,8 +35,16 @@ final class PerfectMatching
     public static function largest(array $neighbours): array
     {
         $matching = new self($neighbours);
-        foreach (array_keys($neighbours) as $vertex) {
-            if (($matching->mate[$vertex] ?? 0) === -1 && ! $matching->takesFree($vertex)) {
+        // Whoever has the least choice chooses first: few are then left to search for.
+        $choices = array_map(count(...), $neighbours);
+        asort($choices);
+        foreach (array_keys($choices) as $vertex) {
+            if ($matching->mate[$vertex] === -1) {
+                $matching->takeFree($vertex, $choices);
+            }
+        }
+        foreach ($matching->mate as $vertex => $mate) {
+            if ($mate === -1 && $matching->mate[$vertex] === -1) {
                 $matching->augment($vertex);
             }
         }
@@ -44,18 +52,22 @@ final class PerfectMatching
         return $matching->mate;
     }
 
-    /** Whether a neighbour was free, which needs no search. */
-    private function takesFree(int $vertex): bool
+    /**
+     * Takes the free neighbour with the least choice, if there is one.
+     *
+     * @param  array<int, int>  $choices
+     */
+    private function takeFree(int $vertex, array $choices): void
     {
+        $best = -1;
         foreach ($this->neighbours[$vertex] ?? [] as $to) {
-            if ($this->mate[$to] === -1) {
-                [$this->mate[$vertex], $this->mate[$to]] = [$to, $vertex];
-
-                return true;
+            if ($this->mate[$to] === -1 && ($best === -1 || $choices[$to] < $choices[$best])) {
+                $best = $to;
             }
         }
-
-        return false;
+        if ($best !== -1) {
+            [$this->mate[$vertex], $this->mate[$best]] = [$best, $vertex];
+        }
     }
 
     private function augment(int $root): void

@@ -27,8 +27,11 @@ final class SmallGroups
         foreach ($players as $player) {
             $best = null;
             foreach ($groups as $i => $group) {
+                if (count($group) >= $room[$i]) {
+                    continue;
+                }
                 $cost = [array_sum(array_map(static fn (string $other): float => $meetings->weight($player, $other), $group)), count($group)];
-                if (count($group) < $room[$i] && ($best === null || $cost < $best[0])) {
+                if ($best === null || $cost < $best[0]) {
                     $best = [$cost, $i];
                 }
             }
@@ -63,22 +66,35 @@ final class SmallGroups
      */
     private static function swapped(array $groups, Meetings $meetings): array
     {
+        $players = array_merge(...$groups);
+        $places = array_flip($players);
+        $weights = $meetings->weights($players);
+        foreach (array_keys($players) as $i) {
+            $weights[$i][$i] = 0.0;
+        }
+        $groups = array_map(static fn (array $group): array => array_map(static fn (string $player): int => $places[$player], $group), $groups);
+        // What everybody has met of every group; changing two places moves it by what the two were met.
+        $met = array_map(static fn (array $row): array => array_map(static fn (array $group): float => array_sum(array_intersect_key($row, array_flip($group))), $groups), $weights);
         do {
             $isBetter = false;
             foreach (self::places($groups) as [$i, $a, $j, $b]) {
-                [$one, $other] = [$groups[$i], $groups[$j]];
-                [$one, $other] = [array_values(array_replace($one, [$a => $other[$b]])), array_values(array_replace($other, [$b => $one[$a]]))];
-                if ($meetings->cost($one) + $meetings->cost($other) < $meetings->cost($groups[$i]) + $meetings->cost($groups[$j]) - 1e-12) {
-                    [$groups[$i], $groups[$j], $isBetter] = [$one, $other, true];
+                [$one, $other] = [$groups[$i][$a], $groups[$j][$b]];
+                if ($met[$other][$i] + $met[$one][$j] - 2.0 * $weights[$one][$other] >= $met[$one][$i] + $met[$other][$j] - 1e-12) {
+                    continue;
+                }
+                [$groups[$i][$a], $groups[$j][$b], $isBetter] = [$other, $one, true];
+                foreach ($weights as $player => $row) {
+                    $met[$player][$i] += $row[$other] - $row[$one];
+                    $met[$player][$j] += $row[$one] - $row[$other];
                 }
             }
         } while ($isBetter);
 
-        return $groups;
+        return array_map(static fn (array $group): array => array_values(array_map(static fn (int $place): string => $players[$place], $group)), $groups);
     }
 
     /**
-     * @param  list<list<string>>  $groups
+     * @param  array<int, array<int, int>>  $groups
      * @return iterable<array{int, int, int, int}> group and place of one, group and place of the other
      */
     private static function places(array $groups): iterable

@@ -58,7 +58,7 @@ final class CountedFinishTest extends TestCase
         self::assertSame(4 * 40.0 + 2 * 20.0, $work->fixedSeconds);
         $two = CountDistribution::betaNegativeBinomial(10, 6.0, 4.0)->largestOfSame(2)->mean();
         $one = CountDistribution::betaNegativeBinomial(10, 6.0, 4.0)->mean();
-        self::assertEqualsWithDelta(2 * $two + 2 * $one, $work->misses->mean(), 0.01);
+        self::assertEqualsWithDelta(2 * $two + 2 * $one, $work->misses->mean(), 0.05);
     }
 
     public function test_many_waits_or_unlike_ones_are_left_to_the_three_moments(): void
