@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Somebody on the staff. Not scoped to the club: it is the user who says which club is acted for.
@@ -65,7 +66,7 @@ class User extends Authenticatable
             return Role::Lead;
         }
         /** @var string|null $role */
-        $role = $squad->staff()->newPivotQuery()->where('user_id', $this->id)->value('role');
+        $role = DB::table('squad_staff')->where('squad_id', $squad->id)->where('user_id', $this->id)->value('role');
 
         return $role === null ? null : Role::from($role);
     }

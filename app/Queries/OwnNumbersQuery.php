@@ -28,16 +28,16 @@ final class OwnNumbersQuery
 
     /**
      * @param  list<Block>  $blocks
+     * @param  list<mixed>  $tasks  what makes the blocks' tasks, version and dose of each: the same tasks are looked up once
      * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float, days: int}>}> player id → slug → numbers
      */
-    public function of(Squad $squad, array $blocks): array
+    public function of(Squad $squad, array $blocks, array $tasks): array
     {
-        $lines = self::lines($blocks);
-        if ($lines === []) {
-            return [];
-        }
+        return $this->history->remember($squad->id, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
+            $lines = self::lines($blocks);
 
-        return $this->history->remember($squad->id, 'own.'.hash('xxh128', implode(' ', array_keys($lines))), fn (): array => $this->read($squad, $lines));
+            return $lines === [] ? [] : $this->read($squad, $lines);
+        });
     }
 
     /**

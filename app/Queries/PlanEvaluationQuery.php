@@ -54,13 +54,14 @@ final class PlanEvaluationQuery
 
     /**
      * @param  list<Block>  $blocks  whose drills the players' own numbers are looked up for
+     * @param  list<mixed>|null  $tasks  what makes the blocks' tasks, where they are not those of the draft
      *
      * @throws \FleetSparrow\Core\Exception\CoreException
      */
-    public function context(Squad $squad, PlanDraft $draft, array $blocks, CalendarDate $day, ?int $coachId): PlanContext
+    public function context(Squad $squad, PlanDraft $draft, array $blocks, CalendarDate $day, ?int $coachId, ?array $tasks = null): PlanContext
     {
         $basis = $this->bases->of($squad, $day, $coachId);
-        $numbers = $this->numbers->of($squad, $blocks);
+        $numbers = $this->numbers->of($squad, $blocks, $tasks ?? array_map(fn (array $block): array => [$block['drillVersionId'] ?? null, $block['dose'] ?? null], $draft->blocks));
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
             $players[] = new PlanPlayer((string) $id, $foot, $numbers[$id]['tries'] ?? [], $draft->availability($id), $numbers[$id]['seconds'] ?? []);

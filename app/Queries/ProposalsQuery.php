@@ -45,7 +45,7 @@ final class ProposalsQuery
         $drills = array_values($versions->map(fn (DrillVersion $version): Drill => $version->drill())->all());
         // Whatever is chosen, the players' own numbers count in it as they will in the plan.
         $asBlocks = array_map(fn (Drill $drill): ?Block => $drill->dose === null ? null : Block::ofDrill($drill->slug, $drill, $drill->dose, Tempo::Steady, null), $drills);
-        $context = $this->plans->context($squad, $draft, array_values(array_filter($asBlocks)), $day, $coachId);
+        $context = $this->plans->context($squad, $draft, array_values(array_filter($asBlocks)), $day, $coachId, array_values($versions->modelKeys()));
         $request = new BuildRequest(
             $drills,
             $asked['wish'] === Wish::RainyCorner ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre)) : $context,

@@ -103,6 +103,18 @@ final class PlanTest extends FeatureTestCase
         $this->preview([], ['slotMinutes' => 0])->assertStatus(422)->assertJsonPath('fields.0.path', 'slotMinutes');
     }
 
+    public function test_players_of_a_block_are_told_when_asked_for(): void
+    {
+        $blocks = [$this->drillBlock('sole-taps'), $this->drillBlock('far-foot-open')];
+        $ids = fn (array $change): array => array_map(fn (array $block): array => array_column($block['players'], 'playerId'), $this->preview($blocks, $change)->assertOk()->json('blocks'));
+        $everybody = array_map(fn (Player $player): int => $player->id, $this->players);
+
+        self::assertSame([[], []], $ids([]));
+        self::assertSame([[], $everybody], $ids(['playersOf' => 'far-foot-open']));
+        self::assertSame([[], []], $ids(['playersOf' => 'none-of-these']));
+        $this->preview($blocks, ['playersOf' => ['sole-taps']])->assertStatus(422)->assertJsonPath('fields.0.path', 'playersOf');
+    }
+
     public function test_who_comes_changes_or_goes_is_known_at_once(): void
     {
         $block = [$this->drillBlock('pull-back-out-v', ['dose' => ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'strong']])];

@@ -124,6 +124,8 @@ test('what is barred needs a reason, who may not work does not, and the sheet sa
   await expect(page.getByRole('row', { name: /^Kofi 0:00/ })).toBeVisible();
   await page.locator('.slip').first().click();
   await expect(page.getByText(/served by Kofi|Kofi/).first()).toBeVisible();
+  await page.getByText('Each player in this block').click();
+  await expect(page.getByRole('region', { name: /^Each player in this block/ }).getByRole('row', { name: /^Kofi 0:00/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Last time' })).toBeVisible();
   await expectAccessible(page);
   await keepChanges(page);

@@ -19,13 +19,16 @@ use FleetSparrow\Core\Touch\Tally;
 /** A worked-out session as JSON: seconds from the start of the session, touches for one player on average over those coming. */
 final class EvaluationJson
 {
-    /** @return array<string, mixed> */
-    public static function of(PlanEvaluation $evaluation, int $slotMinutes, float $sharedVariation = 0.1): array
+    /**
+     * @param  list<string>|null  $playersOf  the blocks whose players are told one by one; null for all
+     * @return array<string, mixed>
+     */
+    public static function of(PlanEvaluation $evaluation, int $slotMinutes, float $sharedVariation = 0.1, ?array $playersOf = null): array
     {
         $blocks = [];
         $start = 0.0;
         foreach ($evaluation->blocks as $block) {
-            $blocks[] = self::block($block, $start, $sharedVariation);
+            $blocks[] = self::block($block, $start, $sharedVariation, $playersOf === null || in_array($block->blockId, $playersOf, true));
             $start += $block->meanSeconds();
         }
 
@@ -65,7 +68,7 @@ final class EvaluationJson
     }
 
     /** @return array<string, mixed> */
-    private static function block(BlockEvaluation $block, float $start, float $sharedVariation): array
+    private static function block(BlockEvaluation $block, float $start, float $sharedVariation, bool $withPlayers): array
     {
         $footprint = $block->layout?->footprint();
 
@@ -88,7 +91,7 @@ final class EvaluationJson
             'warnings' => array_map(self::warning(...), $block->warnings),
             'groups' => array_map(fn (Station $group): array => ['workers' => self::ids($group->workers), 'servers' => self::ids($group->servers), 'isHelped' => $group->isHelped], $block->groups),
             'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
-            'players' => self::players($block->touches, $block->times),
+            'players' => $withPlayers ? self::players($block->touches, $block->times) : [],
             'kit' => $block->kit === null ? null : ['markers' => (object) $block->kit->markersByColour, 'equipment' => (object) $block->kit->equipment, 'bibs' => 0],
             'stationMetres' => $footprint === null ? null : ['width' => $footprint->widthMillimetres / 1000, 'depth' => $footprint->depthMillimetres / 1000, 'clearance' => $footprint->clearanceMillimetres / 1000],
         ];

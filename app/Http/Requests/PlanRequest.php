@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\Gate;
 /** A running order as the client holds it: for the preview, and, with title, place and start, for keeping. */
 #[Shape('PlayerMay', ['playerId' => 'int', 'may' => "'everything'|'serves-only'|'no-striking'|'no-heading'"])]
 #[Shape('Override', ['blockId' => 'string?', 'code' => 'string', 'reason' => 'string'])]
-#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?', 'overrides?' => 'Override[]'])]
+#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?', 'overrides?' => 'Override[]', 'playersOf?' => 'string?'])]
 #[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?'], extends: 'PlanDraft')]
 class PlanRequest extends FormRequest
 {
@@ -38,6 +38,7 @@ class PlanRequest extends FormRequest
             'blocks' => ['present', 'array', 'max:30', new BlockShapes],
             'comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers],
             'helpers' => ['integer', 'min:0', 'max:20'],
+            'playersOf' => ['nullable', 'string', 'max:40'],
             'may' => ['array', 'max:250', new RowsOf(['playerId' => 'int', 'may' => array_column(Availability::cases(), 'value')])],
             'isHot' => ['boolean'],
             'temperatureCelsius' => ['nullable', 'numeric'],

@@ -33,10 +33,15 @@ use FleetSparrow\Core\Plan\Segment;
 ])]
 final class EvaluationResource
 {
-    /** @return array<string, mixed> */
-    public static function of(PlanEvaluation $evaluation, int $slotMinutes): array
+    /**
+     * Of players by block only what is looked at is sent: for a full session it would be half of the answer.
+     *
+     * @param  string|null  $playersOf  the block whose players are told one by one
+     * @return array<string, mixed>
+     */
+    public static function of(PlanEvaluation $evaluation, int $slotMinutes, ?string $playersOf = null): array
     {
-        return EvaluationJson::of($evaluation, $slotMinutes);
+        return EvaluationJson::of($evaluation, $slotMinutes, playersOf: $playersOf === null ? [] : [$playersOf]);
     }
 
     /** @return array<string, mixed> */

@@ -39,12 +39,8 @@ final readonly class HardLimits
     {
         $context = $this->request->context;
         $fit = $context->area?->stations($drill->layout->footprint()) ?? $needed;
-        $stations = min($needed, $fit);
-        while ($stations > 0 && self::kit($context)->shortages(Kit::of($drill->layout, $stations)) !== []) {
-            $stations--;
-        }
 
-        return max(0, $stations);
+        return max(0, min($needed, $fit, self::kit($context)->stations(Kit::of($drill->layout, 1)) ?? $needed));
     }
 
     private function notForThem(Drill $drill): ?string

@@ -31,7 +31,7 @@ final class BlockWarnings
             ...self::served($drill, $stationing, $context),
             ...self::queue($queues, $stationing),
             ...self::waiting($evaluation->longestWaitSeconds(), $turnMeans[0] ?? 0.0, $stationing, $drill, $fit, $context),
-            ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $stationing->inUse(), $context->kit),
+            ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
             ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
         ];
     }
@@ -114,13 +114,10 @@ final class BlockWarnings
     }
 
     /** @return list<Warning> */
-    private static function shortOfKit(Drill $drill, Kit $needed, int $stations, KitOwned $owned): array
+    private static function shortOfKit(Drill $drill, Kit $needed, KitOwned $owned): array
     {
         $short = $owned->shortages($needed);
-        $enough = $short === [] ? 0 : $stations - 1;
-        while ($enough > 0 && $owned->shortages(Kit::of($drill->layout, $enough)) !== []) {
-            $enough--;
-        }
+        $enough = $short === [] ? 0 : $owned->stations(Kit::of($drill->layout, 1)) ?? 0;
 
         return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'), $short);
     }

@@ -18,7 +18,7 @@ final readonly class CountedFinish
     /** Sides times turns up to which misses are added up value by value; a sum of more waits is as smooth as its three moments say. */
     private const MOST_WAITS = 8;
 
-    private const SLICES = 32;
+    private const SLICES = 16;
 
     /** @param  non-empty-list<float>  $judgedSeconds  one for each slice, growing */
     private function __construct(private array $judgedSeconds, private CountedTime $work)

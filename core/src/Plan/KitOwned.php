@@ -14,6 +14,19 @@ final readonly class KitOwned
     {
     }
 
+    /** How many stations there is enough for; null where nothing is known to be short. */
+    public function stations(Kit $ofOne): ?int
+    {
+        $enough = null;
+        foreach ([[$ofOne->markers(), $this->markers], [$ofOne->equipment[Equipment::Ball->value] ?? 0, $this->balls], [$ofOne->equipment[Equipment::Goal->value] ?? 0, $this->goals]] as [$count, $owned]) {
+            if ($count > 0 && $owned !== null) {
+                $enough = min($enough ?? PHP_INT_MAX, intdiv($owned, $count));
+            }
+        }
+
+        return $enough;
+    }
+
     /** @return list<string> what is short, each with what would do instead */
     public function shortages(Kit $needed): array
     {

@@ -32,8 +32,14 @@ final readonly class Stationing
      */
     public static function of(array $players, Drill $drill, ?int $stations, int $helpers, Meetings $meetings): self
     {
-        $workers = array_values(array_filter($players, static fn (PlanPlayer $player): bool => $player->today->mayWorkIn($drill)));
-        $others = array_values(array_filter($players, static fn (PlanPlayer $player): bool => ! $player->today->mayWorkIn($drill)));
+        [$workers, $others] = [[], []];
+        foreach ($players as $player) {
+            if ($player->today->mayWorkIn($drill)) {
+                $workers[] = $player;
+            } else {
+                $others[] = $player;
+            }
+        }
         $groups = self::groups($workers, $others, $drill, $stations, $helpers, $meetings);
         $needed = max(1, count($groups));
         $serving = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $groups));

@@ -17,7 +17,7 @@ final readonly class CountDistribution
     private const MOST = 3000;
 
     /** A sum is worked out as far as all but this of each part. */
-    private const TAIL_OF_SUM = 1e-4;
+    private const TAIL_OF_SUM = 3e-4;
 
     /** @param  non-empty-list<float>  $cumulative P(X ≤ k) for k = 0, 1, 2 …; the last is 1 */
     private function __construct(public array $cumulative)

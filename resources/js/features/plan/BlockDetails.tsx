@@ -1,3 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { previewQuery, type PlanDraft } from '../../shared/api/queries';
 import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
@@ -22,10 +25,10 @@ interface BlockDetailsProps {
   before: Drill | undefined;
   players: Player[];
   squadId: number;
-  startsAt: string;
+  draft: PlanDraft;
 }
 
-export function BlockDetails({ worked, drill, before, players, squadId, startsAt }: BlockDetailsProps) {
+export function BlockDetails({ worked, drill, before, players, squadId, draft }: BlockDetailsProps) {
   const groups = groupWords(worked, players);
   const duties = dutyWords(worked, players);
   return (
@@ -70,12 +73,7 @@ export function BlockDetails({ worked, drill, before, players, squadId, startsAt
               )}{' '}
               touches
             </p>
-            <details>
-              <summary>Each player in this block</summary>
-              <div className="scroll" tabIndex={0} role="region" aria-label="Each player in this block, scrolls sideways">
-                <SharesTable players={players} shares={worked.players} />
-              </div>
-            </details>
+            <EachPlayer blockId={worked.id} squadId={squadId} draft={draft} players={players} />
           </section>
           {(groups.length > 0 || duties.length > 0) && (
             <section className="tight">
@@ -88,7 +86,7 @@ export function BlockDetails({ worked, drill, before, players, squadId, startsAt
               ))}
             </section>
           )}
-          <LastTime squadId={squadId} slug={drill.slug} before={startsAt.slice(0, 10)} players={players} />
+          <LastTime squadId={squadId} slug={drill.slug} before={draft.startsAt.slice(0, 10)} players={players} />
           {drill.asks.length > 0 && (
             <section className="tight">
               <h2>Rules</h2>
@@ -139,4 +137,22 @@ function resetWords({ kept, moved, added, lifted }: NonNullable<BlockEvaluation[
     [lifted, 'to lift'],
   ] as const;
   return parts.flatMap(([count, words]) => (count > 0 ? [`${count} ${words}`] : [])).join(', ') || 'none';
+}
+
+/** Asked for when it is opened: for all blocks it would be half of every preview. */
+function EachPlayer({ blockId, squadId, draft, players }: { blockId: string; squadId: number; draft: PlanDraft; players: Player[] }) {
+  const [isOpen, setOpen] = useState(false);
+  const answer = useQuery({ ...previewQuery(squadId, draft, blockId), enabled: isOpen, retry: false, placeholderData: (before) => before });
+  const shares = answer.data?.blocks.find((block) => block.id === blockId)?.players ?? [];
+  return (
+    <details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Each player in this block</summary>
+      {answer.isError && <p className="quiet">This could not be read: {answer.error.message}</p>}
+      {shares.length > 0 && (
+        <div className="scroll" tabIndex={0} role="region" aria-label="Each player in this block, scrolls sideways">
+          <SharesTable players={players} shares={shares} />
+        </div>
+      )}
+    </details>
+  );
 }

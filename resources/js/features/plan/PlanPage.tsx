@@ -108,7 +108,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         </section>
         <section className="side" aria-label="How it works out">
           {worked && (
-            <BlockDetails worked={worked} drill={drill} before={drillBefore} players={session.players} squadId={session.squadId} startsAt={plan.startsAt} />
+            <BlockDetails worked={worked} drill={drill} before={drillBefore} players={session.players} squadId={session.squadId} draft={tools.settled} />
           )}
         </section>
       </div>

@@ -32,7 +32,8 @@ export function usePlan(session: Session) {
 
   const draft = draftOf(plan);
   const settled = useSettled(JSON.stringify(draft), 120);
-  const preview = useQuery({ ...previewQuery(session.squadId, JSON.parse(settled) as PlanDraft), retry: false });
+  const settledDraft = JSON.parse(settled) as PlanDraft;
+  const preview = useQuery({ ...previewQuery(session.squadId, settledDraft), retry: false });
   const [evaluation, setEvaluation] = useState<Evaluation | undefined>(undefined);
   if (preview.data && preview.data !== evaluation) setEvaluation(preview.data);
 
@@ -71,6 +72,8 @@ export function usePlan(session: Session) {
     round,
     isDirty,
     evaluation,
+    /** What was last asked about: it follows the plan once the fingers rest. */
+    settled: settledDraft,
     isComputing: preview.isFetching || settled !== JSON.stringify(draft),
     fault,
     faultAt: (path: string) => fault?.fields.find((field) => field.path === path)?.message,

@@ -998,6 +998,7 @@ export interface components {
             temperatureCelsius?: number | null;
             humidityPercent?: number | null;
             overrides?: components["schemas"]["Override"][];
+            playersOf?: string | null;
         };
         PlanToKeep: components["schemas"]["PlanDraft"] & {
             title: string;

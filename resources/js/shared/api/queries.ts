@@ -63,10 +63,11 @@ export interface PlanHeader {
   title: string;
   place: string;
 }
-export const previewQuery = (squadId: number, draft: PlanDraft) =>
+/** `playersOf` names the block whose players are told one by one; the others come without. */
+export const previewQuery = (squadId: number, draft: PlanDraft, playersOf?: string) =>
   queryOptions({
-    queryKey: ['preview', squadId, draft],
-    queryFn: ({ signal }) => callApi(`/squads/${squadId}/preview`, evaluation, { method: 'POST', body: draft, signal }),
+    queryKey: ['preview', squadId, draft, playersOf],
+    queryFn: ({ signal }) => callApi(`/squads/${squadId}/preview`, evaluation, { method: 'POST', body: { ...draft, playersOf }, signal }),
     gcTime: 60_000,
   });
 
