@@ -29,6 +29,7 @@ final class PlanFileTest extends TestCase
         // Set-up 215 s where 180 were planned: (2 × 1.1944 + 3) ÷ 5.
         self::assertStringEndsWith('Times 1.08, from your last 2 blocks.', $evaluation['blocks'][0]['how'][0]);
         self::assertSame(20, (int) $evaluation['blocks'][1]['partSeconds']['explain']);
+        self::assertStringContainsString('with the numbers of 1 of 5 players on 6 days', implode(' ', $evaluation['blocks'][1]['how']));
         // Who only serves today touches nothing.
         $shares = array_column($evaluation['players'], null, 'playerId');
         self::assertSame([0, 0, 0], [$shares[3]['left'], $shares[3]['right'], $shares[3]['ballSeconds']]);
@@ -100,6 +101,8 @@ final class PlanFileTest extends TestCase
             'two blocks of one name' => [$set('blocks.1.id', 'warm'), ['blocks.1.id' => 'Two blocks have the same id']],
             'a dose that cannot be' => [$set('blocks.1.dose.workSeconds', -3), ['blocks.1.dose.workSeconds' => 'between 5 and 1800']],
             'two players of one number' => [$set('players.1.id', 7), ['players.1.id' => 'Two players have the number 7']],
+            'seconds of no rep' => [$set('players.4.seconds.0.perRep', 0), ['players.4.seconds.0.perRep' => 'between 0.1 and 600']],
+            'on no day' => [$set('players.4.seconds.0.days', 0), ['players.4.seconds.0.days' => 'between 1 and 1000']],
             'a temperature there is not' => [$set('weather.temperatureCelsius', 80), ['weather.temperatureCelsius' => 'between -20 and 55']],
             'several at once' => [fn (array $plan): array => ['slotMinutes' => 0, 'helpers' => -1] + $set('blocks.3.drill', 'nothing-such')($plan), ['slotMinutes' => '', 'helpers' => 'between 0 and 20', 'blocks.3.drill' => 'no drill']],
         ];

@@ -9,6 +9,7 @@ test('desk', async ({ page }) => {
   await page.goto('/plan');
   await settled(page);
   await page.locator('.order .slip', { hasText: 'Zigzag' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
   await page.screenshot(shot('plan'));
   await page.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByText(/^To beat/).first()).toBeVisible();

@@ -104,7 +104,7 @@ final class BlockEvaluator
             $stationing->inUse(),
             count($turns),
             $laying->markers,
-            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, self::middle($pace, $paces), $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
+            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
             $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $own, $queues),
             [],
             $laying,
@@ -155,21 +155,6 @@ final class BlockEvaluator
         }
 
         return $paces;
-    }
-
-    /**
-     * The pace of nobody in particular: as many reps in a time as the players have on average.
-     *
-     * @param  non-empty-array<array-key, Pace>  $paces
-     */
-    private static function middle(Pace $pace, array $paces): Pace
-    {
-        $perSecond = 0.0;
-        foreach ($paces as $own) {
-            $perSecond += 1.0 / $own->secondsPerRep;
-        }
-
-        return $pace->withSecondsPerRep(count($paces) / $perSecond);
     }
 
     /** Numbers are written in the rest between sets; only what does not fit there, and the last set's, takes extra time. */
