@@ -148,6 +148,51 @@ final class PartnersTest extends TestCase
         }
     }
 
+    public function test_no_two_in_small_groups_could_change_places_for_less(): void
+    {
+        $chance = new Randomizer(new Mt19937(11));
+        for ($case = 0; $case < 40; $case++) {
+            $ids = self::ids($chance->getInt(6, 18));
+            $past = [];
+            foreach (range(1, $chance->getInt(1, 8)) as $ago) {
+                $past[$ago] = array_chunk($chance->shuffleArray($ids), $chance->getInt(2, 5));
+            }
+            $meetings = Meetings::of($past);
+            $groups = SmallGroups::of($ids, $chance->getInt(3, 5), $meetings);
+            self::assertEqualsCanonicalizing($ids, array_merge(...$groups));
+            $cost = fn (array $groups): float => array_sum(array_map($meetings->cost(...), $groups));
+            foreach ($groups as $i => $group) {
+                foreach (array_keys($group) as $a) {
+                    foreach (array_slice($groups, $i + 1, null, true) as $j => $others) {
+                        foreach (array_keys($others) as $b) {
+                            $changed = $groups;
+                            [$changed[$i][$a], $changed[$j][$b]] = [$groups[$j][$b], $groups[$i][$a]];
+                            self::assertGreaterThanOrEqual($cost($groups) - 1e-9, $cost($changed));
+                        }
+                    }
+                }
+            }
+        }
+    }
+
+    public function test_weights_follow_what_is_added(): void
+    {
+        $chance = new Randomizer(new Mt19937(12));
+        $ids = self::ids(9);
+        $kept = Meetings::of([2 => [['p1', 'p2'], ['p3', 'p4', 'p5']]]);
+        $all = [2 => [['p1', 'p2'], ['p3', 'p4', 'p5']], 0 => []];
+        self::assertSame(INF, $kept->weights($ids)[4][4]);
+        for ($round = 0; $round < 20; $round++) {
+            $group = array_slice($chance->shuffleArray($ids), 0, $chance->getInt(2, 4));
+            $kept->add($group, 0);
+            $all[0][] = $group;
+
+            // Kept up with one by one, or read at once: the same, and for part of the players too.
+            self::assertEqualsWithDelta(Meetings::of($all)->weights($ids), $kept->weights($ids), 1e-12);
+            self::assertEqualsWithDelta(Meetings::of($all)->weights(array_slice($ids, 3)), $kept->weights(array_slice($ids, 3)), 1e-12);
+        }
+    }
+
     public function test_small_groups_are_even_and_mix_those_who_have_not_met(): void
     {
         self::assertSame([5, 5, 4], array_map(count(...), SmallGroups::of(self::ids(14), 5, Meetings::of())));
