@@ -47,9 +47,22 @@ final class SlowestWorker
 
             return [$mean * $longest, $variance * $longest ** 2, $third * $longest ** 3];
         }
+        $shares = array_count_values(array_map(static fn (float $mean): string => sprintf('%.6e', $mean / $longest), $meanSeconds));
+        ksort($shares);
+        [$mean, $variance, $third] = self::$known[http_build_query($shares)." {$coefficientOfVariation}"] ??= self::integrateUnlike($shares, $coefficientOfVariation);
+
+        return [$mean * $longest, $variance * $longest ** 2, $third * $longest ** 3];
+    }
+
+    /**
+     * @param  array<array-key, int>  $shares  mean time as a share of the longest → workers
+     * @return array{float, float, float}
+     */
+    private static function integrateUnlike(array $shares, float $coefficientOfVariation): array
+    {
         $sigma = sqrt(log(1.0 + $coefficientOfVariation ** 2));
         $behind = [];
-        foreach (array_count_values(array_map(static fn (float $mean): string => sprintf('%.6e', $mean / $longest), $meanSeconds)) as $share => $workers) {
+        foreach ($shares as $share => $workers) {
             $behind[] = [-log((float) $share) / $sigma, $workers];
         }
         [$first, $second, $third] = [0.0, 0.0, 0.0];
@@ -70,7 +83,7 @@ final class SlowestWorker
             $third += $x * $x * $x * $share;
         }
 
-        return [$first * $longest, ($second - $first ** 2) * $longest ** 2, ($third - 3.0 * $first * $second + 2.0 * $first ** 3) * $longest ** 3];
+        return [$first, $second - $first ** 2, $third - 3.0 * $first * $second + 2.0 * $first ** 3];
     }
 
     /** @return array{float, float, float} */

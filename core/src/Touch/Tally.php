@@ -102,7 +102,14 @@ final readonly class Tally
 
     public function contactsOf(FootMark $foot): float
     {
-        return $this->matching(static fn (string $kind): bool => str_starts_with($kind, "{$foot->value} "));
+        // Asked for more than anything else, so without a call for each kind.
+        $start = "{$foot->value} ";
+        $sum = 0.0;
+        foreach ($this->byKind as $kind => $count) {
+            $sum += str_starts_with($kind, $start) ? $count : 0.0;
+        }
+
+        return $sum;
     }
 
     public function contactsWith(Surface $with): float
