@@ -33,7 +33,7 @@ final class BlockReasons
             ? self::rep($pace, $own)
             : sprintf('%d in the pattern, %d %s, %.1f s from a pass to the next: each has %.1f turns a minute, one every %.0f s on average.', $queue->players, $queue->balls, $queue->balls === 1 ? 'ball' : 'balls', $queue->passSeconds, $queue->turnsPerMinute(), $queue->meanGapSeconds());
         if ($dose->kind() === 'quota') {
-            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, then the others\', with the own tries of %d of %d players. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $own->withTries, count($own->byPlayer));
+            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, and the others\' tries; %d of %d players have tries of their own. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $own->withTries, count($own->byPlayer));
         }
         if ($dose->kind() === 'race') {
             $how[] = 'Each go ends with its slowest worker.';

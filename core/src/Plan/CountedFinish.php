@@ -75,11 +75,9 @@ final readonly class CountedFinish
     public function chanceWithin(float $seconds): float
     {
         $sum = 0.0;
-        $atMost = $this->work->misses->cumulative;
         foreach ($this->judgedSeconds as $judged) {
             // A billionth of a miss, so that a time that is just reached counts.
-            $count = ($seconds - $judged - $this->work->fixedSeconds) / $this->work->secondsEach + 1e-9;
-            $sum += $count < 0.0 ? 0.0 : $atMost[(int) $count] ?? 1.0;
+            $sum += $this->work->misses->atMost(($seconds - $judged - $this->work->fixedSeconds) / $this->work->secondsEach + 1e-9);
         }
 
         return $sum / count($this->judgedSeconds);

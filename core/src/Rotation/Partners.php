@@ -9,8 +9,9 @@ namespace FleetSparrow\Core\Rotation;
  *
  * An even number goes round by round through the Berger tables as long as one of their rounds brings nobody together again: so
  * with everyone there everybody meets everybody before anybody repeats. Else it minimises Σ 2^(−age ÷ 6) over the pairs made, and
- * for the three the same over the threes its players were in. Up to twelve players the best is found for certain. Beyond, nobody repeats while a perfect matching of those who have not yet met exists
- * (Edmonds' method says whether it does); where none does, the largest such matching is completed and improved by swaps.
+ * for the three the same over the threes its players were in. Up to twelve players the best is found for certain. Beyond, nobody
+ * repeats while a perfect matching of those who have not yet met exists (Edmonds' method says whether it does); where none does,
+ * the largest such matching is completed and improved by swaps.
  */
 final readonly class Partners
 {
