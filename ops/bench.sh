@@ -16,7 +16,7 @@ run_bench() {
       fastcgi_param BENCH_PASSWORD $(db_password);
     }"
   local result=0
-  APP_ENV=bench php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$TEST_PORT" || result=$?
+  APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$TEST_PORT" || result=$?
   stop_web bench
   return "$result"
 }

@@ -22,6 +22,9 @@ install_packages() {
     esac
   done
   ((${#needed[@]} == 0)) && return 0
+  need_root "${needed[*]}"
+  # Debian refuses everything while an earlier installation was cut off.
+  [ -z "$(dpkg --audit 2>/dev/null)" ] || step "finishing an installation that was cut off" "Try by hand: dpkg --configure -a" dpkg as_root dpkg --configure -a
   say "Installing ${needed[*]} …"
   step "apt-get update" "Is there a network? Debian's packages must be reachable." apt-update as_root apt-get update -q
   step "apt-get install" "Try the command by hand: apt-get install ${needed[*]}" apt-install \
@@ -52,6 +55,7 @@ install_node_libraries() {
   wanted=$(hash_of package-lock.json)
   fresh npm "$wanted" && [ -d node_modules/vite ] && return 0
   say "Fetching the front-end libraries …"
+  rm -f "$VAR/stamps/npm"
   step "npm ci" "Is there a network? Run it again when there is; nothing is lost." npm \
     env PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD=1 npm ci --no-audit --no-fund
   stamp npm "$wanted"
@@ -63,6 +67,8 @@ build_front_end() {
   fresh build "$wanted" && [ -f public/build/manifest.json ] && return 0
   say "Building the front end …"
   step "the front-end build" "Mend what it names, then start again." build npx vite build
+  # The servers' account reads it; under this script's umask it could not.
+  chmod -R a+rX public/build
   stamp build "$wanted"
 }
 

@@ -6,17 +6,26 @@ LAN_PORT="${SPARROW_LAN_PORT:-8463}"
 # The machine's own addresses, without loopback; IPv4, as that is what people type.
 lan_addresses() { hostname -I 2>/dev/null | tr ' ' '\n' | grep -E '^[0-9]+(\.[0-9]+){3}$' | grep -v '^127\.' || true; }
 
+# What the authority that phones learn to trust may vouch for: this machine's names, and addresses that exist only inside a network.
+# Not its addresses of today alone: they change with every network, and each phone would have to be taught again.
+permitted() {
+  local name
+  for name in "$@"; do [[ "$name" =~ ^[0-9.]+$ ]] || printf 'permitted;DNS:%s,' "$name"; done
+  printf 'permitted;IP:%s,' 10.0.0.0/255.0.0.0 172.16.0.0/255.240.0.0 192.168.0.0/255.255.0.0 169.254.0.0/255.255.0.0
+  printf 'permitted;IP:127.0.0.0/255.0.0.0'
+}
+
 # $@: the names and addresses the certificate must hold for. Made anew when they change or when it ends within a month.
 make_certificate() {
   local name wanted names="" i=1
   wanted=$(printf '%s\n' "$@")
   mkdir -p "$LAN_DIR"
-  chmod 700 "$LAN_DIR"
-  if [ ! -s "$LAN_DIR/ca.crt" ] || ! openssl x509 -in "$LAN_DIR/ca.crt" -noout -checkend 34560000 >/dev/null; then
+  if [ ! -s "$LAN_DIR/ca.crt" ] || ! openssl x509 -in "$LAN_DIR/ca.crt" -noout -ext nameConstraints 2>/dev/null | grep -q Permitted || ! openssl x509 -in "$LAN_DIR/ca.crt" -noout -checkend 34560000 >/dev/null; then
     rm -f "$LAN_DIR/server.crt"
     step "making the certificate authority" "See the lines above." lan-ca \
       openssl req -x509 -newkey rsa:3072 -nodes -sha256 -days 1825 -subj "/CN=Fleet Sparrow on $(hostname)" \
       -addext "basicConstraints=critical,CA:TRUE,pathlen:0" -addext "keyUsage=critical,keyCertSign,cRLSign" \
+      -addext "nameConstraints=critical,$(permitted "$@")" \
       -keyout "$LAN_DIR/ca.key" -out "$LAN_DIR/ca.crt"
   fi
   if [ -s "$LAN_DIR/server.crt" ] && [ "$wanted" = "$(cat "$LAN_DIR/names" 2>/dev/null)" ] \
@@ -48,7 +57,8 @@ CONF
     openssl x509 -req -in "$LAN_DIR/server.csr" -CA "$LAN_DIR/ca.crt" -CAkey "$LAN_DIR/ca.key" -CAcreateserial -sha256 -days 397 \
     -extfile "$LAN_DIR/server.conf" -extensions server -out "$LAN_DIR/server.crt"
   chmod 600 "$LAN_DIR"/*.key
-  printf '%s' "$wanted" >"$LAN_DIR/names"
+  printf '%s' "$wanted" | write_file "$LAN_DIR/names"
+  hand_over "$LAN_DIR"
 }
 
 # $1: the port, $2 …: the addresses. What nginx needs beside the plain server.

@@ -3,11 +3,11 @@
 TEST_SECURE_PORT="${SPARROW_TEST_SECURE_PORT:-8062}"
 API_TYPES=resources/js/shared/api/openapi.ts
 
-test_core() { php vendor/bin/phpunit --testsuite core; }
+test_core() { "${AS[@]}" php vendor/bin/phpunit --testsuite core; }
 
 test_feature() {
-  php artisan config:clear >/dev/null
-  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" php artisan test --parallel --processes=2 --testsuite=feature
+  artisan config:clear >/dev/null
+  DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" artisan test --parallel --processes=2 --testsuite=feature
 }
 
 test_static() {
@@ -86,7 +86,7 @@ run_tests() {
     cat "$beside_log"
   fi
   # What the tests started, they stop; a running application keeps its database.
-  [ "$had_database" = yes ] || end_group "$DB_PID"
+  [ "$had_database" = yes ] || stop_database
   say ""
   ((${#failed[@]} == 0)) || die "failed: ${failed[*]}"
   say "All passed."

@@ -13,18 +13,24 @@ start_web() {
     die "port $port is in use by another program. Choose another: SPARROW_PORT=8070 ./sparrow start"
   fi
   stop_web "$name"
+  rm -f "$dir/more"
   port_taken "$port" && die "port $port is in use by another program. Choose another: SPARROW_PORT=8070 ./sparrow start"
   mkdir -p "$dir"/{temp,cache}
-  echo "$port" >"$dir/port"
+  echo "$port" | write_file "$dir/port"
+  printf '%s' "$more" | write_file "$dir/more"
+  hand_over "$dir"
   if command -v nginx >/dev/null && command -v php-fpm8.2 >/dev/null; then
     cache_framework "$dir" "$environment"
-    start_fpm "$dir" "$environment"
-    start_nginx "$dir" "$port" "$more"
+    start_fpm "$dir" "$environment" "$name"
+    start_nginx "$dir" "$port" "$name" "$more"
   else
     say "nginx or php-fpm is missing: PHP's own server takes over."
-    APP_ENV="$environment" PHP_CLI_SERVER_WORKERS=4 setsid php -S "127.0.0.1:$port" -t public \
-      vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php >"$VAR/logs/web-$name.log" 2>&1 9>&- </dev/null &
-    echo $! >"$dir/nginx.pid"
+    (
+      cd "$dir"
+      APP_ENV="$environment" PHP_CLI_SERVER_WORKERS=4 exec setsid "${AS[@]}" php -S "127.0.0.1:$port" -t "$ROOT/public" \
+        "$ROOT/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"
+    ) >"$VAR/logs/web-$name.log" 2>&1 9>&- </dev/null &
+    note_process "$dir/nginx.pid" $!
     cp "$dir/nginx.pid" "$dir/fpm.pid"
   fi
   wait_for_web "$name" "$port"
@@ -52,42 +58,71 @@ cache_framework() {
   mapfile -t settings < <(framework_environment "$1" "$2")
   rm -f "$1"/cache/*.php
   # New code may read otherwise what older code kept.
-  step "preparing the application" "See the lines above." cache-clear env "${settings[@]}" php artisan cache:clear
-  step "preparing the application" "See the lines above." cache-config env "${settings[@]}" php artisan config:cache
-  step "preparing the application" "See the lines above." cache-routes env "${settings[@]}" php artisan route:cache
+  step "preparing the application" "See the lines above." cache-clear "${AS[@]}" env "${settings[@]}" php artisan cache:clear
+  step "preparing the application" "See the lines above." cache-config "${AS[@]}" env "${settings[@]}" php artisan config:cache
+  step "preparing the application" "See the lines above." cache-routes "${AS[@]}" env "${settings[@]}" php artisan route:cache
 }
 
+# $1: the instance's folder, $2: its environment, $3: its name
 start_fpm() {
-  local dir="$1" as_root_flag=()
-  [ "$(id -u)" = 0 ] && as_root_flag=(-R)
+  local dir="$1"
   {
-    printf '[global]\nerror_log = %s\ndaemonize = no\n' "$VAR/logs/fpm.log"
-    printf '[www]\nlisten = %s\nlisten.backlog = 256\npm = static\npm.max_children = 6\nclear_env = no\ncatch_workers_output = yes\n' "$(fpm_socket "$dir")"
-    [ "$(id -u)" = 0 ] && printf 'user = root\ngroup = root\n'
+    printf '[global]\nerror_log = %s\ndaemonize = no\n' "$VAR/logs/fpm-$3.log"
+    printf '[www]\nlisten = %s\nlisten.mode = 0600\nlisten.backlog = 256\n' "$(fpm_socket "$dir")"
+    printf 'pm = static\npm.max_children = 6\nclear_env = no\ncatch_workers_output = yes\n'
+    # A trace without arguments: a log must hold no password and no child's name.
+    printf 'php_admin_value[memory_limit] = 128M\nphp_admin_flag[zend.exception_ignore_args] = on\n'
+    [ "$SERVICE" != root ] || printf 'user = root\ngroup = root\n'
     framework_environment "$dir" "$2" | sed 's/^\([^=]*\)=\(.*\)$/env[\1] = "\2"/'
-  } >"$dir/fpm.conf"
-  setsid php-fpm8.2 "${as_root_flag[@]}" -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 -d opcache.max_accelerated_files=20000 \
-    -d opcache.preload="$ROOT/ops/preload.php" -d opcache.preload_user="$(id -un)" -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0 >>"$VAR/logs/fpm.log" 2>&1 9>&- </dev/null &
-  echo $! >"$dir/fpm.pid"
+  } | write_file "$dir/fpm.conf"
+  hand_over "$dir/fpm.conf"
+  (
+    cd "$dir"
+    exec setsid "${AS[@]}" php-fpm8.2 $([ "$SERVICE" != root ] || echo -R) -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 \
+      -d opcache.max_accelerated_files=20000 -d opcache.preload="$ROOT/ops/preload.php" -d opcache.preload_user="$SERVICE" \
+      -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0
+  ) >>"$VAR/logs/fpm-$3-said.log" 2>&1 9>&- </dev/null &
+  note_process "$dir/fpm.pid" $!
 }
 
 fpm_socket() {
   local socket="$1/fpm.sock"
-  ((${#socket} > 100)) && socket="/tmp/sparrow-fpm-$(printf '%s' "$1" | sha256sum | cut -c1-12).sock"
+  # As the database's: in a closed folder, which start_database has made.
+  ((${#socket} > 100)) && socket="$(dirname "$DB_SOCKET")/$(basename "$1").sock"
   printf '%s' "$socket"
 }
 
+# Links of invitations and resets are secrets, so nothing that is asked for under them is logged, not even when it fails;
+# and what strangers may send is short.
+CLOSED_LOCATIONS='
+    location ~ ^/(invitation|reset)/ {
+      error_log /dev/null;
+      try_files $uri /index.php$is_args$args;
+    }
+    location ~ ^/api/v1/(sign-in|invitations|password-resets)(/|$) {
+      error_log /dev/null;
+      client_max_body_size 16k;
+      try_files /nothing-of-this-name @application;
+    }
+    location @application {
+      error_log /dev/null;
+      include /etc/nginx/fastcgi_params;
+      fastcgi_pass fpm;
+      fastcgi_keep_conn on;
+      fastcgi_param SCRIPT_NAME /index.php;
+      fastcgi_param SCRIPT_FILENAME $document_root/index.php;
+    }'
+
+# $1: the instance's folder, $2: its port, $3: its name, $4: more of the server's configuration
 start_nginx() {
-  local dir="$1" port="$2" more="${3:-}"
-  {
-    [ "$(id -u)" = 0 ] && echo 'user root;'
-    cat <<CONF
+  local dir="$1" port="$2" more="${4:-}" log="$VAR/logs/nginx-$3.log"
+  cat <<CONF | write_file "$dir/nginx.conf"
 daemon off;
 # One is plenty here, and must be one: a second would wait up to a minute for connections that the first keeps idle, since
 # each of those holds a php-fpm process.
 worker_processes 1;
 pid $dir/nginx-master.pid;
-error_log $VAR/logs/nginx.log warn;
+error_log $log warn;
 events { worker_connections 512; }
 http {
   include /etc/nginx/mime.types;
@@ -118,86 +153,18 @@ http {
       fastcgi_keep_conn on;
       fastcgi_param SCRIPT_FILENAME \$document_root/index.php;
     }
+$CLOSED_LOCATIONS
 $more
   }
 }
 CONF
-  } >"$dir/nginx.conf"
-  setsid nginx -e "$VAR/logs/nginx.log" -c "$dir/nginx.conf" -p "$dir" >>"$VAR/logs/nginx.log" 2>&1 9>&- </dev/null &
-  echo $! >"$dir/nginx.pid"
+  hand_over "$dir/nginx.conf"
+  (cd "$dir" && exec setsid "${AS[@]}" nginx -e "$log" -c "$dir/nginx.conf" -p "$dir") >>"$VAR/logs/nginx-$3-said.log" 2>&1 9>&- </dev/null &
+  note_process "$dir/nginx.pid" $!
 }
 
 stop_web() {
   end_group "$VAR/web-$1/nginx.pid"
   end_group "$VAR/web-$1/fpm.pid"
-}
-
-# $1: --lan, or nothing
-start_all() {
-  local more=""
-  [ -z "$1" ] || [ "$1" = "--lan" ] || die "\"$1\" is not a way to start: --lan, or nothing."
-  check_port_number SPARROW_PORT "$PORT"
-  prepare_var
-  take_lock
-  install_all
-  start_database
-  make_database sparrow
-  write_env .env sparrow local "$PORT"
-  step "bringing the tables up to date" "See the lines above." migrate php artisan migrate --force
-  step "loading the drill book" "Mend the file it names in book/drills." book php artisan sparrow:book
-  step "loading the demo" "Run ./sparrow demo:reset to begin again." demo php artisan sparrow:demo --if-empty
-  if [ "$1" = "--lan" ]; then
-    prepare_lan
-    more=$(secure_listeners "$LAN_PORT" "${LAN_ADDRESSES[@]}")
-    # A new certificate needs a new server.
-    more+="    # $(openssl x509 -in "$LAN_DIR/server.crt" -noout -serial)"
-  fi
-  start_web main "$PORT" local "$more"
-  say "Fleet Sparrow runs at http://127.0.0.1:$PORT"
-  say ""
-  say "  coach      coach@heron-quay.example       password: salt-marsh-42"
-  say "  assistant  assistant@heron-quay.example   password: salt-marsh-42"
-  say "  club lead  lead@heron-quay.example        password: salt-marsh-42"
-  [ -z "$1" ] || show_lan
-}
-
-stop_all() {
-  prepare_var
-  stop_web main
-  end_group "$DB_PID"
-  say "Stopped. Nothing is lost; ./sparrow start goes on where you were."
-}
-
-show_status() {
-  local dir="$VAR/web-main"
-  if alive "$DB_PID"; then say "database   running on 127.0.0.1:$(cat "$VAR/run/db.port" 2>/dev/null)"; else say "database   stopped"; fi
-  if alive "$dir/nginx.pid" && alive "$dir/fpm.pid"; then
-    say "web        running at http://127.0.0.1:$(cat "$dir/port")"
-    sed -n 's/^ *listen \(.*\) ssl;$/network    https:\/\/\1/p' "$dir/nginx.conf"
-  else
-    say "web        stopped"
-  fi
-}
-
-show_logs() {
-  local file
-  for file in "$VAR"/logs/*.log "$VAR/storage/logs/laravel.log"; do
-    [ -s "$file" ] || continue
-    say "== ${file#"$ROOT"/}"
-    tail -n 15 "$file"
-  done
-}
-
-reset_demo() {
-  prepare_var
-  alive "$DB_PID" || die "the database is stopped. Run ./sparrow start first."
-  if [ "$1" != "--yes" ]; then
-    local answer=""
-    read -r -p "This throws away every record on this machine and loads the demo anew. Type yes to go on: " answer || true
-    [ "$answer" = "yes" ] || die "nothing was changed."
-  fi
-  step "emptying the tables" "See the lines above." reset php artisan migrate:fresh --force
-  step "loading the drill book" "Mend the file it names in book/drills." book php artisan sparrow:book
-  step "loading the demo" "See the lines above." demo php artisan sparrow:demo
-  say "The demo is as new."
+  end_strays "$VAR/web-$1" nginx php-fpm8.2 php
 }
