@@ -2,10 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Actions\StaleVersion;
 use App\Http\Middleware\ActForClub;
+use App\Http\Middleware\LimitBody;
+use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\NoteSeen;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Problem;
+use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -25,7 +29,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Same origin only: the front end is served from here.
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo(fn () => null);
-        $middleware->append(SafeHeaders::class);
+        // Outermost, so that nothing is read before its size is known, and every answer carries the headers.
+        $middleware->prepend([SafeHeaders::class, NameRequest::class, LimitBody::class]);
         $middleware->group('club', [ActForClub::class, NoteSeen::class]);
         // The club must be known before a model is bound, so that another club's ids find nothing.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: ActForClub::class);
@@ -33,15 +38,17 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: ['password', 'currentPassword', fn (Request $request): bool => $request->is('api/v1/squads/*/preview')]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // Somebody else was quicker, or what was asked for cannot be: that is an answer, and no fault of ours.
+        $exceptions->dontReport([StaleVersion::class, CoreException::class]);
         $exceptions->dontFlash(['password', 'currentPassword']);
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         // The message of a query fault carries the values: names, numbers, addresses. Only the statement is logged.
         $exceptions->report(function (QueryException $fault): bool {
-            Log::error('The database refused a statement.', ['sql' => $fault->getSql(), 'code' => $fault->getCode()]);
+            Log::error('The database refused a statement.', ['sql' => $fault->getSql(), 'code' => $fault->errorInfo[1] ?? $fault->getCode()]);
 
             return false;
         });
-        $exceptions->render(fn (Throwable $fault, Request $request) => $request->is('api/*') ? Problem::from($fault) : null);
+        $exceptions->render(fn (Throwable $fault, Request $request) => $request->is('api/*') ? Problem::from($fault, $request) : null);
     })
     ->create();
 

@@ -36,6 +36,7 @@ use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SquadController;
 use App\Http\Controllers\SquadSettingsController;
 use App\Http\Controllers\TodayController;
+use App\Http\Controllers\TrailController;
 use App\Http\Controllers\TrainingSessionController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
@@ -66,6 +67,7 @@ Route::prefix('api/v1')->group(function (): void {
 
         Route::get('club/settings', [ClubController::class, 'show']);
         Route::put('club/settings', [ClubController::class, 'update']);
+        Route::get('club/trail', TrailController::class);
         Route::post('club/squads', [SquadController::class, 'store']);
         Route::get('club/people', [PersonController::class, 'index']);
         Route::put('club/people/{person}', [PersonController::class, 'update']);
@@ -110,6 +112,8 @@ Route::prefix('api/v1')->group(function (): void {
 
         Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
         Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);
+        Route::delete('sessions/{session}', [TrainingSessionController::class, 'destroy']);
+        Route::get('sessions/{session}/holdings', [TrainingSessionController::class, 'holdings']);
         Route::get('sessions/{session}/calendar', SessionCalendarController::class);
         Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
         Route::get('sessions/{session}/run', [RunController::class, 'show']);

@@ -9,7 +9,7 @@ use FleetSparrow\Core\Plan\Availability;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Whether a player is coming to a session; no row means yes.
+ * Whether a player is coming to a session, or was there; `TrainingSession::comingPlayerIds` says what no row means.
  *
  * @property int $player_id
  * @property bool $coming

@@ -10,13 +10,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $name
  * @property string $time_zone
+ * @property int $version of what it has chosen
  * @property int<1, 7> $week_starts_on 1 is Monday
  */
 class Club extends Model
 {
-    protected $attributes = ['week_starts_on' => 1];
+    protected $attributes = ['week_starts_on' => 1, 'version' => 1];
 
-    protected $fillable = ['name', 'time_zone', 'week_starts_on'];
+    protected $fillable = ['name', 'time_zone', 'week_starts_on', 'version'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Drill\DrillFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What a drill said at one time; never changed once stored. Of the book, which belongs to no club, or a club's own: every query
@@ -53,6 +54,20 @@ class DrillVersion extends Model
                 'ownDrill',
                 fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)),
             ),
+        );
+    }
+
+    /**
+     * @return Builder<static> every version a squad may read or plan with, of today or before: the book, its own, what others of
+     *                         the club share, and what stands in a plan of its own already
+     */
+    public static function openTo(Squad $squad): Builder
+    {
+        return static::query()->where(
+            fn (Builder $either) => $either->whereNull('drill_versions.own_drill_id')
+                ->orWhereHas('ownDrill', fn (Builder $own): Builder => $own->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)))
+                ->orWhereIn('drill_versions.id', DB::table('session_blocks')->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
+                    ->where('training_sessions.squad_id', $squad->id)->whereNotNull('drill_version_id')->select('drill_version_id')),
         );
     }
 

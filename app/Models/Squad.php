@@ -36,6 +36,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $goals_owned
  * @property float|null $heat_care_celsius  wet-bulb globe temperature from which a session is run with more water and shade
  * @property float|null $heat_stop_celsius  from which it is moved
+ * @property int $version of what it has chosen
+ * @property string $past_key under which what is kept of its past is kept
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model
@@ -43,9 +45,9 @@ class Squad extends Model
     use BelongsToClub;
 
     /** As the table has them, so that a squad just made answers like one read back. */
-    protected $attributes = ['length_unit' => 'yd', 'target_school' => 'own-record', 'ground' => 'grass', 'foot_wording' => 'other', 'heading_profile' => 'the-fa-2020'];
+    protected $attributes = ['length_unit' => 'yd', 'target_school' => 'own-record', 'ground' => 'grass', 'foot_wording' => 'other', 'heading_profile' => 'the-fa-2020', 'version' => 1, 'past_key' => ''];
 
-    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned', 'heat_care_celsius', 'heat_stop_celsius'];
+    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned', 'heat_care_celsius', 'heat_stop_celsius', 'version'];
 
     /** @return array<string, string> */
     protected function casts(): array

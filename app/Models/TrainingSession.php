@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable $starts_at_utc
  * @property int $slot_minutes
  * @property int $version
+ * @property string|null $client_uuid what the device that added it calls it, so that it is added once
  * @property int $helpers  grown-ups beside the coach
  * @property bool $is_hot  the switch anybody may press
  * @property float|null $temperature_celsius
@@ -30,6 +31,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
  * @property Squad $squad
+ * @property Club $club
  * @property \Illuminate\Database\Eloquent\Collection<int, SessionBlock> $blocks
  * @property \Illuminate\Database\Eloquent\Collection<int, Attendance> $attendances
  * @property \Illuminate\Database\Eloquent\Collection<int, PlanOverride> $overrides
@@ -40,7 +42,7 @@ class TrainingSession extends Model
 
     protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null];
 
-    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc', 'recap_answers', 'recap_how_hard'];
+    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'client_uuid', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc', 'recap_answers', 'recap_how_hard'];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -78,6 +80,23 @@ class TrainingSession extends Model
     public function attendances(): HasMany
     {
         return $this->hasMany(Attendance::class);
+    }
+
+    /**
+     * Who comes; of a session that was run, who was there. While it lies ahead, whoever has said nothing is coming; once it is
+     * over, only those who were written down were there, whoever joins the squad later.
+     *
+     * @return list<int>
+     */
+    public function comingPlayerIds(): array
+    {
+        $isOver = $this->run_finished_at_utc !== null;
+        $said = $this->attendances->mapWithKeys(fn (Attendance $one): array => [$one->player_id => $one->coming])->all();
+
+        return array_values(array_filter(
+            array_map(intval(...), $this->squad->players->modelKeys()),
+            fn (int $playerId): bool => $said[$playerId] ?? ! $isOver,
+        ));
     }
 
     /** The squad's latest session before this one that left a recap. */

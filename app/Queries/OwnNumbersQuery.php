@@ -33,7 +33,7 @@ final class OwnNumbersQuery
      */
     public function of(Squad $squad, array $blocks, array $tasks): array
     {
-        return $this->history->remember($squad->id, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
+        return $this->history->remember($squad, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
             $lines = self::lines($blocks);
 
             return $lines === [] ? [] : $this->read($squad, $lines);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Attendance;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Support\DrillShelf;
@@ -33,7 +32,7 @@ final class PlanEvaluationQuery
      */
     public function evaluate(Squad $squad, PlanDraft $draft, CalendarDate $day, ?int $coachId): PlanEvaluation
     {
-        $blocks = $draft->coreBlocks($this->drills->drills($draft->drillVersionIds()));
+        $blocks = $draft->coreBlocks($this->drills->drills($squad, $draft->drillVersionIds()));
 
         return PlanEvaluator::evaluate($blocks, $this->context($squad, $draft, $blocks, $day, $coachId), $draft->slotMinutes * 60.0);
     }
@@ -46,10 +45,8 @@ final class PlanEvaluationQuery
     public function ofSession(TrainingSession $session, CalendarDate $day): PlanEvaluation
     {
         $session->load(['blocks', 'attendances', 'overrides', 'squad.players']);
-        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
-        $coming = $session->squad->players->whereNotIn('id', $missing)->modelKeys();
 
-        return $this->evaluate($session->squad, PlanDraft::ofSession($session, array_values(array_map(intval(...), $coming))), $day, null);
+        return $this->evaluate($session->squad, PlanDraft::ofSession($session, $session->comingPlayerIds()), $day, null);
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Attendance;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Support\PlanDraft;
@@ -21,9 +20,8 @@ final class RunPackQuery
     public function of(TrainingSession $session, CalendarDate $day, ?int $coachId): RunPack
     {
         $session->load(['blocks.drillVersion', 'attendances', 'overrides', 'squad.players']);
-        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
-        $players = $session->squad->players->whereNotIn('id', $missing)->values();
-        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
+        $playerIds = $session->comingPlayerIds();
+        $players = $session->squad->players->whereIn('id', $playerIds)->values();
         $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds), $day, $coachId);
         $lineKeys = $this->lineKeys($session);
         $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));

@@ -36,7 +36,7 @@ final class SquadBasisQuery
     /** @param  int|null  $coachId  whose own times the judged parts are stretched by; null for nobody's */
     public function of(Squad $squad, CalendarDate $day, ?int $coachId): SquadBasis
     {
-        $kept = $this->history->remember($squad->id, "basis.{$day->iso()}.{$coachId}", fn (): array => [
+        $kept = $this->history->remember($squad, "basis.{$day->iso()}.{$coachId}", fn (): array => [
             'strongFeet' => $squad->players()->orderBy('name')->get()->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])->all(),
             'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),

@@ -7,7 +7,7 @@ namespace App\Support;
 use App\Models\AuditEntry;
 use App\Models\User;
 
-/** Notes who changed what about a child. Private notes are named, never quoted. */
+/** Notes who did what: to a child's records, to an account, a session, the settings. Private notes are named, never quoted. */
 final class AuditTrail
 {
     public function __construct(private readonly ClubContext $context)
@@ -20,7 +20,18 @@ final class AuditTrail
         $this->noteAll($by, [['action' => $action, 'squadId' => $squadId, 'playerId' => $playerId, 'changes' => $changes]]);
     }
 
-    /** @param  list<array{action: string, squadId: int, playerId: int, changes: array<string, mixed>}>  $entries */
+    /**
+     * About something else than a child.
+     *
+     * @param  string  $about  whom or what, by name: an account that is gone is still read of
+     * @param  array<string, mixed>  $changes  field → [before, after]
+     */
+    public function noteOf(?User $by, string $action, string $about, ?int $squadId = null, array $changes = []): void
+    {
+        $this->noteAll($by, [['action' => $action, 'squadId' => $squadId, 'playerId' => null, 'about' => mb_substr($about, 0, 190), 'changes' => $changes]]);
+    }
+
+    /** @param  list<array{action: string, squadId: int|null, playerId: int|null, about?: string, changes: array<string, mixed>}>  $entries */
     public function noteAll(?User $by, array $entries): void
     {
         $clubId = $this->context->clubId();
@@ -30,6 +41,7 @@ final class AuditTrail
             'player_id' => $entry['playerId'],
             'user_id' => $by?->id,
             'action' => $entry['action'],
+            'about' => $entry['about'] ?? '',
             'changes' => json_encode((object) $entry['changes'], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE),
             'at_utc' => now('UTC')->format('Y-m-d H:i:s.v'),
         ], $entries));

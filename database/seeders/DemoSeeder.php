@@ -18,7 +18,6 @@ use App\Queries\PlanEvaluationQuery;
 use App\Support\ClubContext;
 use App\Support\ClubDay;
 use App\Support\PlanDraft;
-use App\Support\SquadHistory;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Shared\Foot;
@@ -75,7 +74,6 @@ class DemoSeeder extends Seeder
         private readonly TakeMarks $takeMarks,
         private readonly PlanEvaluationQuery $evaluations,
         private readonly CloseRun $closeRun,
-        private readonly SquadHistory $history,
         private readonly ClubContext $context,
     ) {
     }
@@ -100,7 +98,7 @@ class DemoSeeder extends Seeder
         foreach ($dates['past'] as $i => $date) {
             $session = $this->session($squad, $i, $date, $random);
             $marks = $this->runSession($session, $i, $players, $coach, $random);
-            $this->close($session, ClubDay::of($club), $i, $coach);
+            $this->close($session, ClubDay::of($club), $i, $coach, $random);
             if ($i === count($dates['past']) - 1) {
                 $this->secondLook($marks, $coach, $assistant);
             }
@@ -286,20 +284,14 @@ class DemoSeeder extends Seeder
         foreach (array_chunk($marks, 400) as $batch) {
             $this->takeMarks->take($batch, $coach);
         }
-        $session->update([
-            'run_started_at_utc' => $session->starts_at_utc->addMinutes($random->getInt(0, 4)),
-            // The receiving drill always takes longer than planned.
-            'run_finished_at_utc' => $session->starts_at_utc->addMinutes($number % 2 === 0 ? 59 : 66),
-        ]);
 
         return $marks;
     }
 
     /** What the evening leaves behind, with the times this coach takes: quick with markers, long with words, longest with a new drill. */
-    private function close(TrainingSession $session, ClubDay $day, int $number, User $coach): void
+    private function close(TrainingSession $session, ClubDay $day, int $number, User $coach, Randomizer $random): void
     {
         $evaluation = $this->evaluations->ofSession($session, $day->on($session->starts_at_utc));
-        $this->closeRun->keep($session, $evaluation);
         $parts = [];
         foreach ($evaluation->blocks as $block) {
             foreach ($block->segments as $segment) {
@@ -314,12 +306,19 @@ class DemoSeeder extends Seeder
                 }
             }
         }
-        $this->closeRun->keepTimes($session, $parts, $coach);
+        $this->closeRun->run(
+            $session,
+            $session->starts_at_utc->addMinutes($random->getInt(0, 4)),
+            // The receiving drill always takes longer than planned.
+            $session->starts_at_utc->addMinutes($number % 2 === 0 ? 59 : 66),
+            $parts,
+            $coach,
+        );
+        $session->refresh();
         // On one evening in three there is no time left to ask.
         if ($number % 3 !== 2) {
             $session->update(self::RECAPS[$number % count(self::RECAPS)]);
         }
-        $this->history->changed($session->squad_id);
     }
 
     /**

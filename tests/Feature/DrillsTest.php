@@ -8,6 +8,7 @@ use App\Models\DrillVersion;
 use App\Models\OwnDrill;
 use App\Support\ClubContext;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -219,6 +220,6 @@ final class DrillsTest extends FeatureTestCase
 
     private function import(string $text): TestResponse
     {
-        return $this->call('POST', $this->path('drill-files'), [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
+        return $this->call('POST', $this->path('drill-files'), [], [Config::string('session.cookie') => 'of a test'], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
     }
 }

@@ -8,6 +8,7 @@ use App\Models\AuditEntry;
 use App\Support\ClubContext;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
@@ -155,14 +156,68 @@ final class EventsTest extends FeatureTestCase
             $this->mark($this->sessionId, $this->line, 4, ['tryNumber' => 2, 'isVoid' => true]),
             'not a mark at all',
         ];
-        $expected = ['accepted', 'refused', 'accepted', 'refused', 'accepted'];
-        $this->send($batch)->assertStatus(422)->assertJsonPath('fields.0.path', 'marks.5');
-        array_pop($batch);
-        $this->send($batch)->assertOk()->assertJsonPath('results.*.status', $expected)->assertJsonPath('results.3.code', 'uuid-reused');
+        $expected = ['accepted', 'refused', 'accepted', 'refused', 'accepted', 'refused'];
+        $this->send($batch)->assertOk()->assertJsonPath('results.*.status', $expected)->assertJsonPath('results.3.code', 'uuid-reused')->assertJsonPath('results.5.code', 'mark');
         foreach ([1, 2] as $_) {
-            $this->send($batch)->assertJsonPath('results.*.status', ['duplicate', 'refused', 'duplicate', 'refused', 'duplicate']);
+            $this->send($batch)->assertJsonPath('results.*.status', ['duplicate', 'refused', 'duplicate', 'refused', 'duplicate', 'refused']);
         }
         $this->tries()->assertJsonPath('standing.record.value', 12)->assertJsonPath('standing.days.0.tries', 1);
+    }
+
+    /** @return array<string, array{mixed, string}> what a broken device may send in place of a mark, and the code it is refused by */
+    public static function broken(): array
+    {
+        return [
+            'nothing' => [null, 'mark'],
+            'a word' => ['eleven', 'mark'],
+            'a list' => [[1, 2], 'uuid'],
+            'an integer for a UUID' => [['uuid' => 7], 'uuid'],
+            'a list for a UUID' => [['uuid' => ['x']], 'uuid'],
+            'a player beyond every number' => [['playerId' => 1e30], 'not-found'],
+            'a truth for a session' => [['sessionId' => true], 'not-found'],
+            'a number for a line' => [['lineKey' => 0], 'line-unknown'],
+            'a line of other letters' => [['lineKey' => "\u{202e}0\0"], 'line-unknown'],
+            'corrections of corrections' => [['supersedesUuids' => [['a' => ['b']]]], 'supersedes'],
+            'a reason that is a record' => [['reason' => ['because' => 1]], 'reason'],
+            'a value beyond every number' => [['value' => 1e300], 'mark.range'],
+            'a try that is half' => [['tryNumber' => 1.5], 'try-number'],
+        ];
+    }
+
+    #[DataProvider('broken')]
+    public function test_whatever_one_item_is_the_others_are_taken(mixed $broken, string $code): void
+    {
+        $item = is_array($broken) && ! array_is_list($broken) ? $broken + $this->mark($this->sessionId, $this->line, 2) : $broken;
+        $this->send([$this->mark($this->sessionId, $this->line, 1), $item, $this->mark($this->sessionId, $this->line, 3, ['tryNumber' => 2])])
+            ->assertOk()->assertJsonPath('results.*.status', ['accepted', 'refused', 'accepted'])->assertJsonPath('results.1.code', $code);
+    }
+
+    /** @return array<string, array{string}> */
+    public static function oddClocks(): array
+    {
+        return ['month 19' => ['2026-19-10T11:00:00.000Z'], '31 February' => ['2026-02-31T11:00:00Z'], 'hour 25' => ['2026-03-10T25:00:00Z'], 'year 1' => ['0001-03-10T11:00:00Z']];
+    }
+
+    #[DataProvider('oddClocks')]
+    public function test_a_device_whose_clock_is_odd_has_its_number_taken_as_of_now(string $recordedAt): void
+    {
+        $this->send([$this->mark($this->sessionId, $this->line, 1, ['recordedAt' => $recordedAt])])->assertOk()->assertJsonPath('results.0.status', 'accepted');
+        self::assertSame('2026-03-10 12:00:00.000', DB::table('marks')->value('recorded_at_utc'));
+    }
+
+    public function test_two_numbers_cannot_each_stand_in_for_the_other(): void
+    {
+        $of = fn (int $number, int ...$others): array => $this->mark($this->sessionId, $this->line, $number, [
+            'tryNumber' => $number,
+            'supersedesUuids' => array_map(fn (int $other): string => $this->mark($this->sessionId, $this->line, $other)['uuid'], $others),
+        ]);
+        $this->send([$of(1, 2), $of(2, 1)])->assertJsonPath('results.*.status', ['accepted', 'refused'])->assertJsonPath('results.1.code', 'supersedes-cycle');
+        // Round about, over batches, and in any order.
+        $this->send([$of(3, 4)])->assertJsonPath('results.0.status', 'accepted');
+        $this->send([$of(4, 5)])->assertJsonPath('results.0.status', 'accepted');
+        $this->send([$of(5, 3)])->assertJsonPath('results.0.code', 'supersedes-cycle');
+        // Two corrections of one number are no circle.
+        $this->send([$of(6, 8), $of(7, 8, 6)])->assertJsonPath('results.*.status', ['accepted', 'accepted']);
     }
 
     private function tries(): \Illuminate\Testing\TestResponse

@@ -12,6 +12,7 @@ use App\Models\User;
 use App\Support\ClubContext;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
@@ -56,6 +57,8 @@ abstract class FeatureTestCase extends TestCase
         [$this->otherSquad, $this->stranger] = $this->club('Mill Weir', 'coach@weir.example');
         $this->otherPlayer = Player::query()->create(['squad_id' => $this->otherSquad->id, 'name' => 'Zofia', 'strong_foot' => 'R']);
         $this->app->make(ClubContext::class)->leave();
+        // As a browser that has been here: who comes without may only send what is needed at the door.
+        $this->withCredentials()->withUnencryptedCookie(Config::string('session.cookie'), 'of a test');
     }
 
     /** @return array{Squad, User} */

@@ -86,7 +86,7 @@ final class SettingsTest extends FeatureTestCase
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'this');
         $this->travelTo('2026-03-08 12:00:00');
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'next');
-        $this->actingAs($this->lead)->putJson('/api/v1/club/settings', ['name' => 'Heron Quay', 'timeZone' => 'Europe/Copenhagen', 'weekStartsOn' => '7'])->assertOk();
+        $this->actingAs($this->lead)->putJson('/api/v1/club/settings', ['name' => 'Heron Quay', 'timeZone' => 'Europe/Copenhagen', 'weekStartsOn' => '7'], ['If-Match' => '"1"'])->assertOk();
         $this->actingAs($this->coach->fresh() ?? $this->coach)->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'this');
     }
 
@@ -94,8 +94,8 @@ final class SettingsTest extends FeatureTestCase
     private function keep(array $change): \Illuminate\Testing\TestResponse
     {
         $this->app->make('auth')->forgetGuards();
-        $now = array_column($this->actingAs($this->coach)->getJson("/api/v1/squads/{$this->squad->id}/settings")->json('settings'), 'value', 'key');
+        $now = $this->actingAs($this->coach)->getJson("/api/v1/squads/{$this->squad->id}/settings")->json();
 
-        return $this->putJson("/api/v1/squads/{$this->squad->id}/settings", $change + $now);
+        return $this->putJson("/api/v1/squads/{$this->squad->id}/settings", $change + array_column($now['settings'], 'value', 'key'), ['If-Match' => "\"{$now['version']}\""]);
     }
 }

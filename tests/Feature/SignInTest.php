@@ -18,6 +18,7 @@ final class SignInTest extends FeatureTestCase
         $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => 'salt-marsh-42'])
             ->assertOk()
             ->assertExactJson([
+                'id' => $this->coach->id,
                 'name' => 'coach',
                 'email' => 'coach@quay.example',
                 'clubName' => 'Heron Quay',
@@ -47,7 +48,7 @@ final class SignInTest extends FeatureTestCase
 
     public function test_guessing_is_slowed_down(): void
     {
-        for ($try = 0; $try < SignInTries::PER_EMAIL; $try++) {
+        for ($try = 0; $try < SignInTries::PER_PAIR; $try++) {
             $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => "guess {$try}"])->assertStatus(422);
         }
         $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => 'salt-marsh-42'])
@@ -57,7 +58,7 @@ final class SignInTest extends FeatureTestCase
     public function test_a_success_forgives_the_tries_before_it(): void
     {
         foreach (range(1, 3) as $_) {
-            for ($try = 1; $try < SignInTries::PER_EMAIL; $try++) {
+            for ($try = 1; $try < SignInTries::PER_PAIR; $try++) {
                 $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => "guess {$try}"])->assertStatus(422);
             }
             $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
@@ -138,7 +139,7 @@ final class SignInTest extends FeatureTestCase
 
     public function test_a_stopped_database_is_said_plainly(): void
     {
-        $answer = Problem::from(new QueryException('mariadb', 'select 1', [], new PDOException('Connection refused')));
+        $answer = Problem::from(new QueryException('mariadb', 'select 1', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused')), request());
 
         self::assertSame(503, $answer->getStatusCode());
         self::assertSame('records-away', $answer->getData(true)['code']);

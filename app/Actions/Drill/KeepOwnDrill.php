@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Drill;
 
+use App\Actions\StaleVersion;
 use App\Models\DrillVersion;
 use App\Models\OwnDrill;
 use App\Models\Squad;
@@ -17,10 +18,12 @@ final class KeepOwnDrill
     /**
      * @param  array<string, mixed>  $fields  as `DrillFactory` has taken them
      * @param  OwnDrill|null  $own  null for a new one
+     * @param  int|null  $changed  the version that was changed; null for a new one
      *
      * @throws ValidationException If another drill of the squad's book has the name.
+     * @throws StaleVersion If it was changed elsewhere meanwhile.
      */
-    public function keep(Squad $squad, array $fields, ?OwnDrill $own, ?string $copiedFrom): DrillVersion
+    public function keep(Squad $squad, array $fields, ?OwnDrill $own, ?string $copiedFrom, ?int $changed = null): DrillVersion
     {
         $name = is_string($fields['name'] ?? null) ? $fields['name'] : '';
         foreach (DrillVersion::currentFor($squad)->get(['name', 'own_drill_id']) as $other) {
@@ -29,7 +32,11 @@ final class KeepOwnDrill
             }
         }
 
-        return DB::transaction(function () use ($squad, $fields, $own, $copiedFrom, $name): DrillVersion {
+        return DB::transaction(function () use ($squad, $fields, $own, $copiedFrom, $changed, $name): DrillVersion {
+            if ($own !== null) {
+                $own = OwnDrill::query()->whereKey($own->id)->lockForUpdate()->firstOrFail();
+                StaleVersion::refuse('drill', $changed ?? $own->version, $own->version);
+            }
             $own ??= OwnDrill::query()->create(['squad_id' => $squad->id, 'slug' => OwnDrill::PREFIX.Str::limit(Str::slug($name), 50, '').'-'.Str::lower(Str::random(6)), 'copied_from' => $copiedFrom, 'version' => 0]);
             $fields['slug'] = $own->slug;
             $content = json_encode($fields, JSON_THROW_ON_ERROR);

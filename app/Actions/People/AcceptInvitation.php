@@ -6,6 +6,8 @@ namespace App\Actions\People;
 
 use App\Models\Invitation;
 use App\Models\User;
+use App\Rules\Password;
+use App\Support\AuditTrail;
 use App\Support\ClubContext;
 use App\Support\Role;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -16,7 +18,7 @@ use Illuminate\Validation\ValidationException;
 /** Takes up a place on the staff: a new account, or one more squad for somebody of the club. */
 final class AcceptInvitation
 {
-    public function __construct(private readonly ClubContext $context)
+    public function __construct(private readonly ClubContext $context, private readonly AuditTrail $trail)
     {
     }
 
@@ -37,7 +39,7 @@ final class AcceptInvitation
             $invitation = $this->find($token);
             Invitation::query()->whereKey($invitation->id)->lockForUpdate()->tap(Invitation::open(...))->firstOrFail();
             $user = User::query()->where('email', $invitation->email)->first();
-            if ($user !== null && ($user->club_id !== $invitation->club_id || ! Hash::check($password, $user->password))) {
+            if ($user !== null && ($user->club_id !== $invitation->club_id || ! Password::canBeHashed($password) || ! Hash::check($password, $user->password))) {
                 throw ValidationException::withMessages(['password' => 'This address has an account already. Enter its password to take the place.']);
             }
             $user ??= User::query()->create(['club_id' => $invitation->club_id, 'name' => $name, 'email' => $invitation->email, 'password' => $password]);
@@ -47,6 +49,7 @@ final class AcceptInvitation
                 $user->squads()->syncWithoutDetaching([(int) $invitation->squad_id => ['role' => $invitation->role->value, 'club_id' => $user->club_id]]);
             }
             $invitation->update(['accepted_at_utc' => now('UTC')]);
+            $this->trail->noteOf($user, 'staff.joined', $user->name, $invitation->squad_id, ['role' => ['', $invitation->role->value]]);
 
             return $user->refresh();
         });

@@ -8,6 +8,7 @@ use App\Mail\LinkMail;
 use App\Models\Invitation;
 use App\Models\Squad;
 use App\Models\User;
+use App\Support\AuditTrail;
 use App\Support\LinkPost;
 use App\Support\Links;
 use App\Support\Role;
@@ -16,7 +17,7 @@ use Illuminate\Support\Str;
 /** Offers somebody a place on the staff. A newer invitation to the same address and squad replaces the older. */
 final class InvitePerson
 {
-    public function __construct(private readonly LinkPost $post)
+    public function __construct(private readonly LinkPost $post, private readonly AuditTrail $trail)
     {
     }
 
@@ -32,6 +33,7 @@ final class InvitePerson
             'token_hash' => hash('sha256', $token),
             'expires_at_utc' => now('UTC')->addDays(Invitation::DAYS),
         ]);
+        $this->trail->noteOf($by, 'staff.invited', $email, $squad?->id, ['role' => ['', $role->value]]);
         $mailed = $this->post->send($email, new LinkMail(
             "A place at {$by->club->name}",
             "{$by->name} offers you a place on the staff of {$by->club->name}. The link is good for ".Invitation::DAYS.' days:',

@@ -5,23 +5,53 @@ declare(strict_types=1);
 namespace App\Actions\People;
 
 use App\Models\User;
+use App\Rules\Password;
+use App\Support\AuditTrail;
+use App\Support\ClubContext;
 use App\Support\SignInDesk;
+use App\Support\SignInTries;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Validation\ValidationException;
 
 /** A new password ends every other sign-in: whoever had the old one is out. */
 final class SetPassword
 {
     public const LEAST_LETTERS = 10;
 
-    public function __construct(private readonly SignInDesk $desk)
+    public const WRONG = 'This is not your password of today.';
+
+    public function __construct(
+        private readonly SignInDesk $desk,
+        private readonly SignInTries $tries,
+        private readonly AuditTrail $trail,
+        private readonly ClubContext $context,
+    ) {
+    }
+
+    /**
+     * By somebody who is signed in: a borrowed device must not be enough, and guessing there is counted as at the door.
+     *
+     * @throws ValidationException If the password of today is another.
+     */
+    public function change(User $user, string $current, string $password, Request $request): void
     {
+        $this->tries->refuseTooMany($user->email, $request);
+        if (! Password::canBeHashed($current) || ! Hash::check($current, $user->password)) {
+            $this->tries->failed($user->email, $request);
+            throw ValidationException::withMessages(['currentPassword' => self::WRONG]);
+        }
+        $this->set($user, $password, SignInDesk::currentId($request));
     }
 
     public function set(User $user, string $password, ?int $keepSignInId = null): void
     {
+        $this->context->actFor($user->club_id);
         DB::transaction(function () use ($user, $password, $keepSignInId): void {
             $user->update(['password' => $password]);
             $this->desk->endAll($user, $keepSignInId);
+            $this->trail->noteOf($user, 'staff.password', $user->name);
         });
     }
 }

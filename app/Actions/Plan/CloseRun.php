@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Queries\PlanEvaluationQuery;
+use App\Support\ClubDay;
+use App\Support\SquadHistory;
+use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Plan\PlanEvaluation;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\FootMark;
@@ -14,24 +20,65 @@ use FleetSparrow\Core\Touch\Surface;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Keeps what a session that was run leaves behind for the next plans: each player's touches, strikes and headers as planned, who
- * was with whom, who was in goal; and how long the coach took to set up, explain and change over. Said twice, it stays the same.
+ * Keeps when a session was run, and what it leaves behind for the next plans once it is over: who was there, each player's
+ * touches, strikes and headers as planned, who was with whom, who was in goal; and how long the coach took to set up, explain
+ * and change over. All of it or nothing, and only once: said again, it stays the same. The past is not worked out anew.
+ *
+ * @phpstan-type PartTime array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}
  */
 final class CloseRun
 {
-    public function keep(TrainingSession $session, PlanEvaluation $evaluation): void
+    /** Of estimating touches; kept with what it gave. */
+    public const METHOD = 1;
+
+    public function __construct(private readonly PlanEvaluationQuery $evaluations, private readonly SquadHistory $history)
     {
-        $ids = ['club_id' => $session->club_id, 'training_session_id' => $session->id];
-        DB::transaction(function () use ($session, $evaluation, $ids): void {
-            DB::table('session_loads')->where('training_session_id', $session->id)->delete();
-            DB::table('session_groups')->where('training_session_id', $session->id)->delete();
-            DB::table('session_loads')->insert(self::loads($session, $evaluation, $ids));
-            DB::table('session_groups')->insert(self::groups($evaluation, $ids));
-        });
     }
 
-    /** @param  list<array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}>  $parts */
-    public function keepTimes(TrainingSession $session, array $parts, ?User $by): void
+    /** @param  list<PartTime>  $parts */
+    public function run(TrainingSession $session, CarbonImmutable $startedAt, ?CarbonImmutable $finishedAt, array $parts, ?User $by): TrainingSession
+    {
+        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by): TrainingSession {
+            $this->history->hold([$session->squad_id]);
+            $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
+            $session->run_started_at_utc ??= $startedAt->utc();
+            if ($finishedAt !== null && $session->run_finished_at_utc === null) {
+                // Before it counts as over: until then, who said nothing is coming.
+                self::keepPresence($session);
+                self::keepTimes($session, $parts, $by);
+                try {
+                    $this->keep($session, $this->evaluations->ofSession($session, ClubDay::of($session->club)->on($session->starts_at_utc)));
+                } catch (CoreException) {
+                    // Nobody came: nothing is left behind.
+                }
+                $session->run_finished_at_utc = $finishedAt->utc();
+            }
+            $session->save();
+            $this->history->changed($session->squad_id);
+
+            return $session;
+        }, attempts: 3);
+    }
+
+    private static function keepPresence(TrainingSession $session): void
+    {
+        $coming = $session->load('attendances')->comingPlayerIds();
+        $rows = [];
+        foreach (Player::query()->where('squad_id', $session->squad_id)->pluck('id')->map(intval(...)) as $playerId) {
+            $rows[] = [
+                'club_id' => $session->club_id,
+                'training_session_id' => $session->id,
+                'player_id' => $playerId,
+                'coming' => in_array($playerId, $coming, true),
+                'created_at' => now(),
+                'updated_at' => now(),
+            ];
+        }
+        DB::table('attendances')->insertOrIgnore($rows);
+    }
+
+    /** @param  list<PartTime>  $parts */
+    private static function keepTimes(TrainingSession $session, array $parts, ?User $by): void
     {
         DB::table('run_parts')->insertOrIgnore(array_map(fn (array $part): array => [
             'club_id' => $session->club_id,
@@ -42,6 +89,13 @@ final class CloseRun
             'actual_seconds' => $part['actualSeconds'],
             'timed_by' => $by?->id,
         ], $parts));
+    }
+
+    private function keep(TrainingSession $session, PlanEvaluation $evaluation): void
+    {
+        $ids = ['club_id' => $session->club_id, 'training_session_id' => $session->id];
+        DB::table('session_loads')->insert(self::loads($session, $evaluation, $ids));
+        DB::table('session_groups')->insert(self::groups($evaluation, $ids));
     }
 
     /**
@@ -67,6 +121,7 @@ final class CloseRun
             };
             $rows[] = $ids + [
                 'player_id' => (int) $player,
+                'method' => self::METHOD,
                 'touches' => round($tally->contacts(), 1),
                 'footed_touches' => $weaker === null ? 0.0 : round($tally->contactsOf(FootMark::Left) + $tally->contactsOf(FootMark::Right), 1),
                 'weaker_touches' => $weaker === null ? 0.0 : round($tally->contactsOf($weaker), 1),

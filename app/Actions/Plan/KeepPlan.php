@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Plan;
 
 use App\Actions\Record\OpenRecordLines;
+use App\Actions\StaleVersion;
 use App\Models\DrillVersion;
 use App\Models\Player;
+use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Models\User;
 use App\Support\AuditTrail;
@@ -29,30 +31,39 @@ final class KeepPlan
     /**
      * @param  array<string, mixed>  $header title, place, starts_at_utc, slot_minutes
      * @param  list<array{blockId: string|null, warning: Warning}>  $barred  what a caution forbids in it
+     * @param  int|null  $version  of the plan that was changed; null for a new one
      *
      * @throws ValidationException If something barred comes without a reason.
+     * @throws StaleVersion If the plan was changed meanwhile.
      */
-    public function keep(TrainingSession $session, array $header, PlanDraft $draft, ?User $by, array $barred = []): TrainingSession
+    public function keep(TrainingSession $session, array $header, PlanDraft $draft, ?User $by, array $barred = [], ?int $version = null): TrainingSession
     {
         self::reasons($draft, $barred);
-        $versions = DrillVersion::query()->whereKey($draft->drillVersionIds())->get()->keyBy('id');
+        $squad = Squad::query()->findOrFail($session->squad_id);
+        $versions = DrillVersion::openTo($squad)->whereKey($draft->drillVersionIds())->get()->keyBy('id');
         $blocks = $draft->coreBlocks($versions->map(fn (DrillVersion $version): Drill => $version->drill())->all());
 
-        return DB::transaction(function () use ($session, $header, $draft, $by, $barred, $blocks, $versions): TrainingSession {
+        return DB::transaction(function () use ($session, $header, $draft, $by, $barred, $version, $blocks, $versions): TrainingSession {
+            $this->history->hold([$session->squad_id]);
+            if ($session->exists) {
+                // Compared and written in one step: of two who save at once, one wins.
+                $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
+                StaleVersion::refuse('plan', $version ?? $session->version, $session->version);
+            }
             $session->fill($header + ['helpers' => $draft->helpers, 'is_hot' => $draft->heat['isHot'], 'temperature_celsius' => $draft->heat['temperatureCelsius'], 'humidity_percent' => $draft->heat['humidityPercent']]);
             $session->version = $session->exists ? $session->version + 1 : 1;
             $session->save();
             $session->blocks()->delete();
             foreach ($blocks as $i => $block) {
                 $fields = $draft->blocks[$i];
-                $version = $block->drill === null ? null : $versions->get((int) ($fields['drillVersionId'] ?? 0));
+                $drill = $block->drill === null ? null : $versions->get((int) ($fields['drillVersionId'] ?? 0));
                 $session->blocks()->create([
                     'block_key' => $block->id,
                     'position' => $i,
                     'kind' => $block->kind,
-                    'title' => ($fields['title'] ?? null) ?: ($version->name ?? ucfirst($block->kind->value)),
+                    'title' => ($fields['title'] ?? null) ?: ($drill->name ?? ucfirst($block->kind->value)),
                     'minutes' => $block->kind === BlockKind::Drill ? null : $block->minutes,
-                    'drill_version_id' => $version?->id,
+                    'drill_version_id' => $drill?->id,
                     'dose' => $block->dose?->fields(),
                     'tempo' => $block->kind === BlockKind::Drill ? $block->tempo : null,
                     'stations' => $block->stations,
@@ -69,7 +80,7 @@ final class KeepPlan
             $this->history->changed($session->squad_id);
 
             return $session->refresh();
-        });
+        }, attempts: 3);
     }
 
     /** Who may do what today; everything, where nothing else is said. */
@@ -125,7 +136,7 @@ final class KeepPlan
     }
 
     /**
-     * What is kept for the first time is nobody's change; what differs from before is noted.
+     * What is kept for the first time is nobody's change; what differs from before is noted. A caller keeps the transaction.
      *
      * @param  list<int>  $comingPlayerIds
      */

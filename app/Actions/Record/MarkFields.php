@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
+use App\Rules\Instant;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Record\MarkKind;
@@ -34,7 +35,7 @@ final class MarkFields
     public static function superseded(array $item): ?string
     {
         $uuids = $item['supersedesUuids'] ?? [];
-        $isList = is_array($uuids) && count($uuids) <= self::MOST_SUPERSEDED && array_filter($uuids, fn (mixed $uuid): bool => ! self::isUuid($uuid) || $uuid === $item['uuid']) === [];
+        $isList = is_array($uuids) && array_is_list($uuids) && count($uuids) <= self::MOST_SUPERSEDED && array_filter($uuids, fn (mixed $uuid): bool => ! self::isUuid($uuid) || $uuid === $item['uuid']) === [];
         if (! $isList) {
             throw new MarkRefused('supersedes', 'A correction names other marks by their UUID, at most '.self::MOST_SUPERSEDED.'.');
         }
@@ -63,7 +64,7 @@ final class MarkFields
     {
         $reason = $item['reason'] ?? '';
 
-        return is_string($reason) && mb_strlen($reason) <= 200 ? trim($reason) : throw new MarkRefused('reason', 'A reason has at most 200 letters.');
+        return is_string($reason) && mb_strlen($reason) <= 200 ? trim($reason) : throw new MarkRefused('reason', 'A reason is at most 200 letters of text.');
     }
 
     public static function isUuid(mixed $text): bool
@@ -75,10 +76,11 @@ final class MarkFields
     public static function recordedAt(mixed $text): CarbonImmutable
     {
         $now = CarbonImmutable::now('UTC');
-        if (! is_string($text) || preg_match('/\A\d{4}-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d:[0-5]\d(\.\d{1,3})?Z\z/', $text) !== 1) {
+        $instant = is_string($text) ? Instant::tryFrom($text) : null;
+        if ($instant === null) {
             return $now;
         }
-        $at = CarbonImmutable::parse($text);
+        $at = CarbonImmutable::instance($instant)->utc();
 
         return $at->lessThan($now) && $at->greaterThan($now->subYears(2)) ? $at : $now;
     }

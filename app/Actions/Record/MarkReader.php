@@ -11,6 +11,7 @@ use App\Models\TrainingSession;
 use App\Models\User;
 use App\Support\ClubDay;
 use App\Support\Role;
+use App\Support\SquadHistory;
 use Illuminate\Support\Collection;
 
 /** Reads the marks a device sent into rows, or says why one cannot be taken. A fixed number of queries for a whole batch. */
@@ -40,7 +41,7 @@ final class MarkReader
      *
      * @param  list<array<string, mixed>>  $items
      */
-    public static function for(array $items, User $by): self
+    public static function for(array $items, User $by, SquadHistory $history): self
     {
         $roles = [];
         $grounds = [];
@@ -49,11 +50,14 @@ final class MarkReader
             $grounds[$squad->id] = $squad->ground->value;
         }
 
+        $sessions = TrainingSession::query()->whereKey(self::numbers($items, 'sessionId'))->whereIn('squad_id', array_keys($roles))->get()->keyBy('id');
+        $history->hold(array_values(array_unique($sessions->map(fn (TrainingSession $session): int => $session->squad_id)->all())));
+
         return new self(
             $by,
             self::locked($items, array_keys($roles)),
-            TrainingSession::query()->whereKey(self::column($items, 'sessionId'))->whereIn('squad_id', array_keys($roles))->get()->keyBy('id'),
-            RecordLine::query()->whereKey(self::column($items, 'lineKey'))->get()->keyBy('line_key'),
+            $sessions,
+            RecordLine::query()->whereKey(self::words($items, 'lineKey'))->get()->keyBy('line_key'),
             $roles,
             $grounds,
             ClubDay::ofUser($by),
@@ -69,27 +73,30 @@ final class MarkReader
      */
     private static function locked(array $items, array $squadIds): Collection
     {
-        $superseded = array_merge([], ...array_map(fn (array $item): array => array_filter((array) ($item['supersedesUuids'] ?? []), is_string(...)), $items));
+        $superseded = array_merge([], ...array_map(fn (array $item): array => array_values(array_filter((array) ($item['supersedesUuids'] ?? []), MarkFields::isUuid(...))), $items));
         $others = $superseded === [] ? [] : Mark::query()->whereKey($superseded)->toBase()->pluck('player_id')->all();
 
-        return Player::query()->whereKey([...self::column($items, 'playerId'), ...$others])->whereIn('squad_id', $squadIds)->orderBy('id')->lockForUpdate()->get()->toBase()->keyBy('id');
+        return Player::query()->whereKey([...self::numbers($items, 'playerId'), ...$others])->whereIn('squad_id', $squadIds)->orderBy('id')->lockForUpdate()->get()->toBase()->keyBy('id');
     }
 
     /**
      * @param  list<array<string, mixed>>  $items
-     * @return list<int|string>
+     * @return list<int>
      */
-    public static function column(array $items, string $name): array
+    private static function numbers(array $items, string $name): array
     {
-        $values = [];
-        foreach ($items as $item) {
-            $value = $item[$name] ?? null;
-            if (is_int($value) || is_string($value)) {
-                $values[] = $value;
-            }
-        }
+        return array_values(array_unique(array_filter(array_column($items, $name), is_int(...))));
+    }
 
-        return array_values(array_unique($values));
+    /**
+     * What could be a key: a column compared with something else than text compares as numbers.
+     *
+     * @param  list<array<string, mixed>>  $items
+     * @return list<string>
+     */
+    private static function words(array $items, string $name): array
+    {
+        return array_values(array_unique(array_filter(array_column($items, $name), fn (mixed $value): bool => is_string($value) && preg_match('/\A[0-9a-f]{1,64}\z/', $value) === 1)));
     }
 
     /** @return list<int> squads the batch speaks of */

@@ -33,8 +33,19 @@ final class ProjectMarks
                 $lines[] = (string) $mark->line_key;
             }
         }
-        if ($rows !== []) {
-            $this->project(array_values(array_unique($players)), array_values(array_unique($lines)));
+        $this->of(array_values(array_unique($players)), array_values(array_unique($lines)));
+    }
+
+    /**
+     * Works out what some marks have left, for these players and lines.
+     *
+     * @param  list<int>  $playerIds
+     * @param  list<string>  $lineKeys
+     */
+    public function of(array $playerIds, array $lineKeys): void
+    {
+        if ($playerIds !== [] && $lineKeys !== []) {
+            $this->project($playerIds, $lineKeys);
         }
     }
 

@@ -28,26 +28,34 @@ final class TakeMarks
     }
 
     /**
-     * @param  list<array<string, mixed>>  $items
+     * @param  list<mixed>  $items  whatever a device sent
      * @return list<Result>
      */
     public function take(array $items, User $by): array
     {
         return DB::transaction(function () use ($items, $by): array {
-            $reader = MarkReader::for($items, $by);
-            $seen = $this->contents(MarkReader::column($items, 'uuid'));
+            /** @var list<array<string, mixed>> $records */
+            $records = array_values(array_filter($items, is_array(...)));
+            $reader = MarkReader::for($records, $by, $this->history);
+            $seen = $this->contents(array_values(array_filter(array_column($records, 'uuid'), MarkFields::isUuid(...))));
+            $corrections = Corrections::of($records);
             $results = [];
             $rows = [];
             foreach ($items as $index => $item) {
-                $result = ['index' => $index, 'uuid' => is_string($item['uuid'] ?? null) ? $item['uuid'] : null];
+                $result = ['index' => $index, 'uuid' => is_array($item) && is_string($item['uuid'] ?? null) ? $item['uuid'] : null];
                 try {
-                    $row = $reader->row($item);
+                    /** @var array<string, mixed> $record */
+                    $record = is_array($item) ? $item : throw new MarkRefused('mark', 'A mark is a list of fields.');
+                    $row = $reader->row($record);
+                    $before = $seen[$row['uuid']] ?? null;
+                    if ($before === null) {
+                        $corrections->take((string) $row['uuid'], Mark::uuids($row['supersedes']));
+                    }
                 } catch (MarkRefused $refusal) {
                     $results[] = $result + ['status' => 'refused', 'code' => $refusal->reason, 'message' => $refusal->getMessage()];
 
                     continue;
                 }
-                $before = $seen[$row['uuid']] ?? null;
                 $results[] = $result + self::status($before, self::content($row));
                 if ($before === null) {
                     $rows[$index] = $row;
@@ -62,7 +70,7 @@ final class TakeMarks
             }
 
             return array_values($results);
-        });
+        }, attempts: 3);
     }
 
     /**
@@ -106,7 +114,7 @@ final class TakeMarks
     }
 
     /**
-     * @param  array<int|string>  $uuids
+     * @param  list<string>  $uuids
      * @return array<string, string> uuid → content
      */
     private function contents(array $uuids, bool $ofNow = false): array

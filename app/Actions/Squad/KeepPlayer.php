@@ -23,6 +23,7 @@ final class KeepPlayer
     public function add(Squad $squad, array $columns, User $by): Player
     {
         return DB::transaction(function () use ($squad, $columns, $by): Player {
+            $this->history->hold([$squad->id]);
             $player = Player::query()->create(['squad_id' => $squad->id] + $columns);
             $this->trail->note($by, 'player.added', $squad->id, $player->id);
             $this->history->changed($squad->id);
@@ -35,6 +36,7 @@ final class KeepPlayer
     public function change(Player $player, array $columns, User $by): Player
     {
         return DB::transaction(function () use ($player, $columns, $by): Player {
+            $this->history->hold([$player->squad_id]);
             $player->fill($columns);
             $changes = [];
             foreach (array_keys($player->getDirty()) as $column) {
@@ -55,6 +57,7 @@ final class KeepPlayer
     public function erase(Player $player, User $by): void
     {
         DB::transaction(function () use ($player, $by): void {
+            $this->history->hold([$player->squad_id]);
             $this->trail->forget($player->id);
             // These carry no player of their own, so nothing takes them along.
             $marks = DB::table('marks')->where('player_id', $player->id)->select('uuid');

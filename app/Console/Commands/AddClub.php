@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Models\Club;
 use App\Models\Invitation;
 use App\Support\ClubContext;
+use App\Support\EmailAddress;
 use App\Support\Links;
 use App\Support\Role;
 use DateTimeZone;
@@ -24,7 +25,7 @@ class AddClub extends Command
     public function handle(ClubContext $context): int
     {
         [$name, $email, $zone] = array_map(fn (mixed $word): string => is_string($word) ? trim($word) : '', [$this->argument('name'), $this->argument('email'), $this->option('zone')]);
-        $email = Str::lower($email);
+        $email = EmailAddress::canonical($email);
         $fault = match (true) {
             $name === '' || mb_strlen($name) > 120 => 'The name must have 1 to 120 letters.',
             filter_var($email, FILTER_VALIDATE_EMAIL) === false => "\"{$email}\" is not an e-mail address.",

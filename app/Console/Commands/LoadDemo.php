@@ -8,6 +8,7 @@ use App\Models\Club;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 class LoadDemo extends Command
 {
@@ -22,7 +23,8 @@ class LoadDemo extends Command
 
             return $this->option('if-empty') === true ? self::SUCCESS : self::FAILURE;
         }
-        $seeder->run();
+        // In one transaction: cut off, it leaves nothing, and the next start begins it again.
+        DB::transaction(fn () => $seeder->run());
         // Ids begin anew with the tables, so what was kept of a squad before would pass for this one's.
         Cache::flush();
         $this->info('The demo is loaded.');

@@ -19,12 +19,13 @@ class AcceptInvitationController extends Controller
     #[Post('/invitations/{token}', 'Takes the place offered and signs in.', answers: 'Me', takes: 'AcceptFields', status: 201)]
     public function __invoke(AcceptInvitationRequest $request, string $token, AcceptInvitation $action, SignInDesk $desk, SignInTries $tries): JsonResponse
     {
-        $address = (string) $request->ip();
-        $tries->refuseTooMany($token, $address);
+        // Behind the link an account's password may be asked for: guessing it is counted as at the door.
+        $email = $action->find($token)->email;
+        $tries->refuseTooMany($email, $request);
         try {
             $user = $action->accept($token, $request->string('name')->trim()->toString(), $request->string('password')->toString());
         } catch (ValidationException $wrongPassword) {
-            $tries->failed($token, $address);
+            $tries->failed($email, $request);
             throw $wrongPassword;
         }
         $desk->begin($request, $user);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Plan\KeepPlan;
-use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
 use App\OpenApi\Put;
 use App\Rules\WholeNumbers;
@@ -23,6 +22,6 @@ class AttendanceController extends Controller
         $data = $request->validate(['comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers]]);
         $action->keepAttendance($session, array_map(intval(...), $data['comingPlayerIds']), $this->user($request));
 
-        return new JsonResponse(['comingPlayerIds' => SessionResource::coming($session->load(['attendances', 'squad.players']))]);
+        return new JsonResponse(['comingPlayerIds' => $session->load(['attendances', 'squad.players'])->comingPlayerIds()]);
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepSettings;
 use App\Http\Requests\ClubSettingsRequest;
 use App\Http\Resources\SettingsResource;
+use App\Models\Club;
 use App\OpenApi\Get;
 use App\OpenApi\Put;
 use App\Support\ClubSettings;
@@ -21,15 +23,22 @@ class ClubController extends Controller
         $club = $this->user($request)->club;
         Gate::authorize('manage', $club);
 
-        return new JsonResponse(SettingsResource::of(ClubSettings::all(), ClubSettings::values($club)));
+        return new JsonResponse(self::settings($club));
     }
 
-    #[Put('/club/settings', 'Keeps the club\'s settings.', answers: 'Settings', takes: 'SettingValues')]
-    public function update(ClubSettingsRequest $request): JsonResponse
+    #[Put('/club/settings', 'Keeps the club\'s settings.', answers: 'Settings', takes: 'SettingValues', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    public function update(ClubSettingsRequest $request, KeepSettings $action): JsonResponse
     {
         $club = $this->user($request)->club;
-        $club->update(ClubSettings::columns($request->validated()));
+        $version = $this->changedVersion($request);
+        $club = $this->unlessStale(fn (): Club => $action->ofClub($club, ClubSettings::columns($request->validated()), $version, $this->user($request)), fn (): array => self::settings($club->refresh()));
 
-        return new JsonResponse(SettingsResource::of(ClubSettings::all(), ClubSettings::values($club)));
+        return new JsonResponse(self::settings($club));
+    }
+
+    /** @return array<string, mixed> */
+    private static function settings(Club $club): array
+    {
+        return SettingsResource::of(ClubSettings::all(), ClubSettings::values($club), $club->version);
     }
 }

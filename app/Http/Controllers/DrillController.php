@@ -8,7 +8,6 @@ use App\Actions\Drill\KeepOwnDrill;
 use App\Http\Requests\DrillRequest;
 use App\Http\Resources\DrillPageResource;
 use App\Http\Resources\DrillResource;
-use App\Http\StaleVersion;
 use App\Models\DrillVersion;
 use App\Models\OwnDrill;
 use App\Models\Squad;
@@ -17,6 +16,7 @@ use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\OpenApi\Put;
 use App\Queries\DrillBookQuery;
+use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -54,22 +54,20 @@ class DrillController extends Controller
     public function update(DrillRequest $request, Squad $squad, string $slug, KeepOwnDrill $action, DrillBookQuery $book): JsonResponse
     {
         $own = self::own($squad, $slug);
-        $expected = trim((string) $request->headers->get('If-Match'), '"');
-        abort_if($expected === '', 428);
-        if ($expected !== (string) $own->version) {
-            throw new StaleVersion(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
-        }
+        $version = $this->changedVersion($request);
+        $page = fn (): array => DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad);
         $request->drill();
-        $action->keep($squad, $request->drillFields(), $own, $own->copied_from);
+        $this->unlessStale(fn () => $action->keep($squad, $request->drillFields(), $own, $own->copied_from, $version), $page);
 
-        return new JsonResponse(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
+        return new JsonResponse($page());
     }
 
     #[Delete('/squads/{squad}/drills/{slug}', 'Retires a drill of the squad\'s own: it leaves the book, and stays in the plans and numbers it has.', status: 204)]
-    public function destroy(Request $request, Squad $squad, string $slug): Response
+    public function destroy(Request $request, Squad $squad, string $slug, AuditTrail $trail): Response
     {
         Gate::authorize('plan', $squad);
         $own = self::own($squad, $slug);
+        $trail->noteOf($this->user($request), 'drill.retired', (string) DrillVersion::query()->where('own_drill_id', $own->id)->orderByDesc('id')->value('name'), $squad->id);
         $own->update(['retired_at_utc' => now()]);
         DrillVersion::query()->where('own_drill_id', $own->id)->update(['is_current' => false]);
 

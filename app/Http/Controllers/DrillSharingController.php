@@ -9,6 +9,7 @@ use App\Models\Squad;
 use App\OpenApi\Put;
 use App\OpenApi\Shape;
 use App\Queries\DrillBookQuery;
+use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -17,11 +18,13 @@ use Illuminate\Support\Facades\Gate;
 class DrillSharingController extends Controller
 {
     #[Put('/squads/{squad}/drills/{slug}/sharing', 'Shows a drill of the squad\'s own to the club\'s other squads, or no longer.', answers: 'DrillPage', takes: 'DrillSharing')]
-    public function __invoke(Request $request, Squad $squad, string $slug, DrillBookQuery $book): JsonResponse
+    public function __invoke(Request $request, Squad $squad, string $slug, DrillBookQuery $book, AuditTrail $trail): JsonResponse
     {
         Gate::authorize('plan', $squad);
         $request->validate(['isShared' => ['required', 'boolean']], ['isShared.*' => 'Say yes or no.']);
-        DrillController::own($squad, $slug)->update(['is_shared' => $request->boolean('isShared')]);
+        $own = DrillController::own($squad, $slug);
+        $trail->noteOf($this->user($request), 'drill.sharing', (string) $book->version($squad, $slug)?->name, $squad->id, ['shared' => [$own->is_shared, $request->boolean('isShared')]]);
+        $own->update(['is_shared' => $request->boolean('isShared')]);
 
         return new JsonResponse(DrillPageResource::of($book->version($squad, $slug) ?? abort(404), $squad));
     }

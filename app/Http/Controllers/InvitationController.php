@@ -12,8 +12,10 @@ use App\Models\User;
 use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
+use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
 class InvitationController extends Controller
@@ -41,10 +43,13 @@ class InvitationController extends Controller
     }
 
     #[Delete('/club/invitations/{invitation}', 'Takes an invitation back; its link is dead at once.', status: 204)]
-    public function destroy(Request $request, Invitation $invitation): JsonResponse
+    public function destroy(Request $request, Invitation $invitation, AuditTrail $trail): JsonResponse
     {
         Gate::authorize('manage', $this->user($request)->club);
-        $invitation->delete();
+        DB::transaction(function () use ($request, $invitation, $trail): void {
+            $trail->noteOf($this->user($request), 'staff.uninvited', $invitation->email, $invitation->squad_id);
+            $invitation->delete();
+        });
 
         return new JsonResponse(null, 204);
     }

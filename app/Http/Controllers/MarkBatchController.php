@@ -25,10 +25,9 @@ class MarkBatchController extends Controller
     {
         $most = Config::integer('training.marks_per_batch');
         $request->validate(
-            ['marks' => ['required', 'array', "max:{$most}"], 'marks.*' => ['array']],
+            ['marks' => ['required', 'array', "max:{$most}"]],
             ['marks.max' => "Send at most {$most} marks at once.", 'marks.required' => 'There are no marks in this batch.'],
         );
-        /** @var list<array<string, mixed>> $marks */
         $marks = array_values((array) $request->input('marks'));
 
         return new JsonResponse(['results' => $action->take($marks, $this->user($request))]);

@@ -10,6 +10,7 @@ use App\Mail\LinkMail;
 use App\Models\User;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
+use App\Support\EmailAddress;
 use App\Support\LinkPost;
 use App\Support\Links;
 use Illuminate\Http\JsonResponse;
@@ -39,7 +40,7 @@ class PasswordResetController extends Controller
     public function store(Request $request, LinkPost $post): JsonResponse
     {
         $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.*' => 'Enter your e-mail address.']);
-        $user = User::query()->where('email', $request->string('email')->toString())->first();
+        $user = User::query()->where('email', EmailAddress::canonical($request->string('email')->toString()))->first();
         if ($user !== null) {
             $link = Links::mailed(Links::reset($user, now()->toImmutable()->addHours(Links::RESET_HOURS)));
             // After the answer, so that the time it takes tells nobody which addresses are known.

@@ -33,14 +33,14 @@ class PersonController extends Controller
     #[Put('/club/people/{person}', 'Gives somebody other squads and roles.', answers: 'Person', takes: 'PersonFields')]
     public function update(PersonRequest $request, User $person, ChangePerson $action): JsonResponse
     {
-        return new JsonResponse(PersonResource::of($action->change($person, $request->boolean('isLead'), $request->roles())->load('squads')));
+        return new JsonResponse(PersonResource::of($action->change($person, $request->boolean('isLead'), $request->roles(), $this->user($request))->load('squads')));
     }
 
     #[Delete('/club/people/{person}', 'Takes somebody off the staff; the numbers they wrote stay.', status: 204)]
     public function destroy(Request $request, User $person, ChangePerson $action): JsonResponse
     {
         Gate::authorize('manage', $this->user($request)->club);
-        $action->remove($person);
+        $action->remove($person, $this->user($request));
 
         return new JsonResponse(null, 204);
     }

@@ -11,6 +11,7 @@ use App\Models\User;
 use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
+use App\Rules\Password;
 use App\Support\ClubContext;
 use App\Support\SignInDesk;
 use App\Support\SignInTries;
@@ -52,16 +53,17 @@ class SignInController extends Controller
     #[Post('/sign-in', 'Signs in with e-mail and password.', answers: 'Me', takes: 'SignInFields')]
     public function store(SignInRequest $request, ClubContext $context, SignInTries $tries): JsonResponse
     {
-        $email = $request->string('email')->toString();
-        $address = (string) $request->ip();
-        $tries->refuseTooMany($email, $address);
+        $email = $request->email();
+        $password = $request->string('password')->toString();
+        $tries->refuseTooMany($email, $request);
         $user = User::query()->where('email', $email)->first();
         // Checked against something even for an unknown address, so that the time taken tells nobody which exist.
-        if (! Hash::check($request->string('password')->toString(), $user->password ?? self::NOBODY) || $user === null) {
-            $tries->failed($email, $address);
+        $isRight = Hash::check(Password::canBeHashed($password) ? $password : '', $user->password ?? self::NOBODY);
+        if (! $isRight || $user === null) {
+            $tries->failed($email, $request);
             throw ValidationException::withMessages(['password' => 'E-mail and password do not go together. Try again.']);
         }
-        $tries->succeeded($email, $address);
+        $tries->succeeded($user, $request);
         $this->desk->begin($request, $user);
         $context->actFor($user->club_id);
 

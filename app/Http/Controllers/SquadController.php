@@ -12,6 +12,7 @@ use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\Queries\RecordQuery;
+use App\Support\AuditTrail;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,9 +44,10 @@ class SquadController extends Controller
     }
 
     #[Post('/club/squads', 'Adds a squad to the club.', answers: 'SquadMade', takes: 'SquadFields', status: 201)]
-    public function store(SquadRequest $request): JsonResponse
+    public function store(SquadRequest $request, AuditTrail $trail): JsonResponse
     {
         $squad = Squad::query()->create(['name' => $request->string('name')->trim()->toString(), 'age_group' => $request->string('ageGroup')->toString()]);
+        $trail->noteOf($this->user($request), 'squad.added', $squad->name, $squad->id);
 
         return new JsonResponse(['id' => $squad->id], 201);
     }

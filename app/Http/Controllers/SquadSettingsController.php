@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\KeepSettings;
 use App\Http\Requests\SquadSettingsRequest;
 use App\Http\Resources\SettingsResource;
 use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Put;
-use App\Support\SquadHistory;
 use App\Support\SquadSettings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
@@ -21,15 +21,21 @@ class SquadSettingsController extends Controller
     {
         Gate::authorize('settings', $squad);
 
-        return new JsonResponse(SettingsResource::of(SquadSettings::all(), SquadSettings::values($squad), SquadSettings::follows($squad)));
+        return new JsonResponse(self::settings($squad));
     }
 
-    #[Put('/squads/{squad}/settings', 'Keeps what a squad has chosen.', answers: 'Settings', takes: 'SettingValues')]
-    public function update(SquadSettingsRequest $request, Squad $squad, SquadHistory $history): JsonResponse
+    #[Put('/squads/{squad}/settings', 'Keeps what a squad has chosen.', answers: 'Settings', takes: 'SettingValues', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    public function update(SquadSettingsRequest $request, Squad $squad, KeepSettings $action): JsonResponse
     {
-        $squad->update(SquadSettings::columns($squad, $request->validated()));
-        $history->changed($squad->id);
+        $version = $this->changedVersion($request);
+        $squad = $this->unlessStale(fn (): Squad => $action->ofSquad($squad, SquadSettings::columns($squad, $request->validated()), $version, $this->user($request)), fn (): array => self::settings($squad->refresh()));
 
-        return $this->show($squad);
+        return new JsonResponse(self::settings($squad));
+    }
+
+    /** @return array<string, mixed> */
+    private static function settings(Squad $squad): array
+    {
+        return SettingsResource::of(SquadSettings::all(), SquadSettings::values($squad), $squad->version, SquadSettings::follows($squad));
     }
 }

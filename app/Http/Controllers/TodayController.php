@@ -49,7 +49,7 @@ class TodayController extends Controller
     private function evaluated(Request $request, Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
     {
         try {
-            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, SessionResource::coming($session)), $this->day($request)->on($session->starts_at_utc), $this->user($request)->id);
+            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, $session->comingPlayerIds()), $this->day($request)->on($session->starts_at_utc), $this->user($request)->id);
 
             return ['evaluation' => EvaluationResource::of($evaluation, $session->slot_minutes), 'problem' => null];
         } catch (CoreException $refusal) {

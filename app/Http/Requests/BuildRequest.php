@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Models\Squad;
 use App\OpenApi\Shape;
+use App\Rules\LocalStart;
 use App\Rules\RowsOf;
 use App\Rules\WholeNumbers;
 use FleetSparrow\Core\Builder\Lock;
@@ -27,7 +28,7 @@ class BuildRequest extends PlanRequest
         return [
             'slotMinutes' => ['required', 'integer', 'min:-1000', 'max:10000'],
             'blocks' => ['array', 'max:0'],
-            'startsAt' => ['nullable', 'date_format:Y-m-d\TH:i'],
+            'startsAt' => ['nullable', 'string', new LocalStart],
             'theme' => ['nullable', Rule::enum(Family::class)],
             'wish' => [Rule::enum(Wish::class)],
             'locks' => ['array', 'max:20', new RowsOf(['drill' => 'string?', 'family' => 'string?'])],

@@ -7,11 +7,11 @@ namespace App\Http\Requests;
 use App\Models\Squad;
 use App\Models\User;
 use App\OpenApi\Shape;
+use App\Support\EmailAddress;
 use App\Support\Role;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 
@@ -58,7 +58,7 @@ class InvitationRequest extends FormRequest
 
     public function email(): string
     {
-        return Str::lower($this->string('email')->trim()->toString());
+        return EmailAddress::canonical($this->string('email')->toString());
     }
 
     public function role(): Role

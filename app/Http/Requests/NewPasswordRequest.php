@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\People\SetPassword;
+use App\Rules\Password;
 use Illuminate\Foundation\Http\FormRequest;
 
 class NewPasswordRequest extends FormRequest
@@ -17,8 +18,7 @@ class NewPasswordRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        // bcrypt reads 72 bytes; what lies beyond would count for nothing without anybody being told.
-        return ['password' => ['required', 'string', 'min:'.SetPassword::LEAST_LETTERS, 'max:72']];
+        return ['password' => ['required', 'string', 'min:'.SetPassword::LEAST_LETTERS, new Password]];
     }
 
     /** @return array<string, string> */
@@ -27,7 +27,6 @@ class NewPasswordRequest extends FormRequest
         return [
             'password.required' => 'Choose a password.',
             'password.min' => 'At least '.SetPassword::LEAST_LETTERS.' letters. Three plain words are easy to keep in mind.',
-            'password.max' => 'At most 72 letters.',
         ];
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\OpenApi\Shape;
 use App\Rules\BlockShapes;
+use App\Rules\LocalStart;
 use App\Rules\RowsOf;
 use App\Rules\WholeNumbers;
 use App\Support\ClubDay;
@@ -22,7 +23,7 @@ use Illuminate\Support\Facades\Gate;
 #[Shape('PlayerMay', ['playerId' => 'int', 'may' => "'everything'|'serves-only'|'no-striking'|'no-heading'"])]
 #[Shape('Override', ['blockId' => 'string?', 'code' => 'string', 'reason' => 'string'])]
 #[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?', 'overrides?' => 'Override[]', 'playersOf?' => 'string?'])]
-#[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?'], extends: 'PlanDraft')]
+#[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?', 'clientUuid?' => 'string?'], extends: 'PlanDraft')]
 class PlanRequest extends FormRequest
 {
     public function authorize(): Response
@@ -52,6 +53,7 @@ class PlanRequest extends FormRequest
     {
         return [
             'title.required' => 'Give the session a name.',
+            'startsAt' => 'Enter a day and a time.',
             'startsAt.*' => 'Enter a day and a time.',
             'slotMinutes.*' => 'The slot must be between 10 and 240 minutes.',
             'blocks.max' => 'A session holds at most 30 blocks.',
@@ -101,10 +103,11 @@ class PlanRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     private function headerRules(): array
     {
-        return $this->is('*/preview') ? ['startsAt' => ['nullable', 'date_format:Y-m-d\TH:i']] : [
+        return $this->is('*/preview') ? ['startsAt' => ['nullable', 'string', new LocalStart]] : [
             'title' => ['required', 'string', 'max:120'],
             'place' => ['nullable', 'string', 'max:120'],
-            'startsAt' => ['required', 'date_format:Y-m-d\TH:i'],
+            'startsAt' => ['required', 'string', new LocalStart],
+            'clientUuid' => ['nullable', 'string', 'uuid'],
         ];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Support\EmailAddress;
 use Illuminate\Foundation\Http\FormRequest;
 
 class SignInRequest extends FormRequest
@@ -13,10 +14,15 @@ class SignInRequest extends FormRequest
         return true;
     }
 
+    public function email(): string
+    {
+        return EmailAddress::canonical($this->string('email')->toString());
+    }
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'email', 'max:190'], 'password' => ['required', 'string', 'max:200']];
+        return ['email' => ['required', 'string', 'email', 'max:190'], 'password' => ['required', 'string', 'max:1000']];
     }
 
     /** @return array<string, string> */

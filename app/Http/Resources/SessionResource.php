@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Models\Attendance;
 use App\Models\PlanOverride;
-use App\Models\Player;
 use App\Models\TrainingSession;
 use App\OpenApi\Shape;
 use App\Support\ClubDay;
@@ -40,7 +38,7 @@ final class SessionResource
     /** @return array<string, mixed> */
     public static function of(TrainingSession $session, ClubDay $day): array
     {
-        $coming = self::coming($session);
+        $coming = $session->comingPlayerIds();
 
         $draft = PlanDraft::ofSession($session, $coming);
         $last = $session->lastRecapped();
@@ -83,14 +81,5 @@ final class SessionResource
         }
 
         return array_values($older);
-    }
-
-    /** @return list<int> no answer yet counts as coming */
-    public static function coming(TrainingSession $session): array
-    {
-        $missing = $session->attendances->filter(fn (Attendance $one): bool => ! $one->coming)->pluck('player_id')->all();
-
-        return array_values($session->squad->players->reject(fn (Player $player): bool => in_array($player->id, $missing, true))
-            ->map(fn (Player $player): int => $player->id)->all());
     }
 }

@@ -9,19 +9,21 @@ use App\Support\Setting;
 
 #[Shape('SettingOption', ['value' => 'string', 'label' => 'string'])]
 #[Shape('Setting', ['key' => 'string', 'label' => 'string', 'sentence' => 'string', 'kind' => "'choice'|'text'|'date'|'number'", 'options' => 'SettingOption[]', 'default' => 'string', 'value' => 'any'])]
-#[Shape('Settings', ['settings' => 'Setting[]', 'follows' => 'string[]'])]
+#[Shape('Settings', ['version' => 'int', 'settings' => 'Setting[]', 'follows' => 'string[]'])]
 #[Shape('SettingValues', [])]
 final class SettingsResource
 {
     /**
      * @param  list<Setting>  $settings
      * @param  array<string, mixed>  $values  by key
+     * @param  int  $version  of what was chosen, for `If-Match`
      * @param  list<string>  $follows  what follows from the choices, a sentence each
      * @return array<string, mixed>
      */
-    public static function of(array $settings, array $values, array $follows = []): array
+    public static function of(array $settings, array $values, int $version, array $follows = []): array
     {
         return [
+            'version' => $version,
             'settings' => array_map(fn (Setting $setting): array => [
                 'key' => $setting->key,
                 'label' => $setting->label,

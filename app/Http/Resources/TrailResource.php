@@ -8,6 +8,7 @@ use App\Models\AuditEntry;
 use App\OpenApi\Shape;
 
 #[Shape('TrailEntry', ['at' => 'instant', 'by' => 'string', 'what' => 'string'])]
+#[Shape('ClubTrailEntry', ['about' => 'string', 'squad' => 'string?'], extends: 'TrailEntry')]
 #[Shape('PlayerNote', ['note' => 'string', 'trail' => 'TrailEntry[]'])]
 #[Shape('NoteFields', ['note' => 'string'])]
 final class TrailResource
@@ -20,16 +21,30 @@ final class TrailResource
         'mark.voided' => 'made a try void',
         'mark.disputed' => 'disputed a try',
         'attendance.changed' => 'said who comes',
+        'player.erased' => 'erased a player',
+        'staff.invited' => 'offered a place',
+        'staff.uninvited' => 'took an invitation back',
+        'staff.joined' => 'took the place offered',
+        'staff.changed' => 'changed roles',
+        'staff.removed' => 'took off the staff',
+        'staff.reset-link' => 'made a link for a new password',
+        'staff.password' => 'set a new password',
+        'staff.sign-in-ended' => 'ended a sign-in',
+        'settings.changed' => 'changed settings',
+        'squad.added' => 'added a squad',
+        'session.deleted' => 'deleted a session',
+        'drill.retired' => 'retired a drill',
+        'drill.sharing' => 'changed who sees a drill',
     ];
 
-    private const FIELDS = ['name' => 'name', 'bib' => 'bib', 'strong_foot' => 'strong foot', 'birth_year' => 'birth year', 'private_note' => 'private note', 'value' => 'number', 'reason' => 'reason', 'coming' => 'coming'];
+    private const FIELDS = ['name' => 'name', 'bib' => 'bib', 'strong_foot' => 'strong foot', 'birth_year' => 'birth year', 'private_note' => 'private note', 'value' => 'number', 'reason' => 'reason', 'coming' => 'coming', 'role' => 'role', 'is_lead' => 'club lead', 'numbers' => 'numbers'];
 
     /** @return array<string, mixed> */
     public static function of(AuditEntry $entry): array
     {
         $changes = [];
         foreach ($entry->changes as $field => $change) {
-            $words = self::FIELDS[$field] ?? $field;
+            $words = self::FIELDS[$field] ?? str_replace('_', ' ', $field);
             [$before, $after] = is_array($change) && count($change) === 2 ? array_map(self::shown(...), $change) : [null, null];
             $changes[] = $after === null ? $words : "{$words} from {$before} to {$after}";
         }
@@ -39,6 +54,15 @@ final class TrailResource
             'at' => $entry->at_utc->toIso8601ZuluString(),
             'by' => $entry->user->name ?? 'somebody no longer on the staff',
             'what' => $entry->action === 'note.changed' || $changes === [] ? $what : "{$what}: ".implode(', ', $changes),
+        ];
+    }
+
+    /** @return array<string, mixed> as the club lead reads it: about whom, too */
+    public static function inClub(AuditEntry $entry): array
+    {
+        return self::of($entry) + [
+            'about' => $entry->about !== '' ? $entry->about : ($entry->player->name ?? 'a player no longer there'),
+            'squad' => $entry->squad?->name,
         ];
     }
 

@@ -765,6 +765,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/club/trail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what in the club, newest first: to accounts, settings, sessions and players. `next` asks for what is older. */
+        get: operations["getClubTrail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}": {
         parameters: {
             query?: never;
@@ -777,7 +794,8 @@ export interface paths {
         /** Keeps a changed plan, unless it was changed elsewhere: then 412 with the plan as it stands. */
         put: operations["putSessionsSession"];
         post?: never;
-        delete?: never;
+        /** Deletes a session with every number taken in it; `marks` says how many those are. */
+        delete: operations["deleteSessionsSession"];
         options?: never;
         head?: never;
         patch?: never;
@@ -794,6 +812,23 @@ export interface paths {
         put?: never;
         /** Adds a session. */
         post: operations["postSquadsSquadSessions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/sessions/{session}/holdings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What would go with a session if it were deleted. */
+        get: operations["getSessionsSessionHoldings"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -939,6 +974,19 @@ export interface components {
             stale: components["schemas"]["StaleFamily"][];
             upcoming: components["schemas"]["UpcomingSession"][];
         };
+        ClubTrail: {
+            entries: components["schemas"]["ClubTrailEntry"][];
+            next: number | null;
+        };
+        Holdings: {
+            marks: number;
+            players: number;
+            wasRun: boolean;
+            hasRecap: boolean;
+        };
+        SessionToDelete: {
+            marks: number;
+        };
         Lock: components["schemas"]["PlanToKeep"] & {
             /** @description What a coach asks to have proposed. A slot that cannot be is answered with the nearest that can. */
             drill: string | null;
@@ -1003,6 +1051,7 @@ export interface components {
         PlanToKeep: components["schemas"]["PlanDraft"] & {
             title: string;
             place?: string | null;
+            clientUuid?: string | null;
         };
         PlayerFields: {
             name: string;
@@ -1490,6 +1539,7 @@ export interface components {
             role: "lead" | "coach" | "assistant";
         };
         Me: {
+            id: number;
             name: string;
             email: string;
             clubName: string;
@@ -1531,7 +1581,10 @@ export interface components {
             code: string;
             detail: string;
             fields: components["schemas"]["FieldFault"][];
-            current?: components["schemas"]["Session"];
+            current?: Record<string, never>;
+            sentVersion?: number;
+            currentVersion?: number;
+            requestId?: string;
         };
         MoveSummary: {
             slug: string;
@@ -1799,6 +1852,7 @@ export interface components {
             value: unknown;
         };
         Settings: {
+            version: number;
             settings: components["schemas"]["Setting"][];
             follows: string[];
         };
@@ -1808,6 +1862,10 @@ export interface components {
             at: string;
             by: string;
             what: string;
+        };
+        ClubTrailEntry: components["schemas"]["TrailEntry"] & {
+            about: string;
+            squad: string | null;
         };
         PlayerNote: {
             note: string;
@@ -1991,7 +2049,10 @@ export interface operations {
     putClubSettings: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description The version that was changed, in quotes. */
+                "If-Match": string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -3662,7 +3723,10 @@ export interface operations {
     putSquadsSquadSettings: {
         parameters: {
             query?: never;
-            header?: never;
+            header: {
+                /** @description The version that was changed, in quotes. */
+                "If-Match": string;
+            };
             path: {
                 squad: number;
             };
@@ -3712,6 +3776,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Today"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getClubTrail: {
+        parameters: {
+            query?: {
+                before?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who did what in the club, newest first: to accounts, settings, sessions and players. `next` asks for what is older. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClubTrail"];
                 };
             };
             /** @description What went wrong, in one sentence. */
@@ -3794,6 +3889,42 @@ export interface operations {
             };
         };
     };
+    deleteSessionsSession: {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description The version that was looked at, in quotes. */
+                "If-Match": string;
+            };
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionToDelete"];
+            };
+        };
+        responses: {
+            /** @description Deletes a session with every number taken in it; `marks` says how many those are. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     postSquadsSquadSessions: {
         parameters: {
             query?: never;
@@ -3816,6 +3947,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Session"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSessionsSessionHoldings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would go with a session if it were deleted. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Holdings"];
                 };
             };
             /** @description What went wrong, in one sentence. */
