@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
 import { ApiError } from '../shared/api/client';
 import { ThemeChoice, type ThemeChoiceValue } from '../shared/ui/ThemeChoice';
+import { note, noted } from '../shared/lib/deviceNotes';
 import { announceSignedOut } from '../shared/lib/signedOut';
 import { router } from './router';
 import { themeOf } from './theme/theme';
@@ -34,7 +35,7 @@ const queryClient = new QueryClient({
 });
 
 function keptTheme(): ThemeName {
-  return localStorage.getItem('theme') === 'dusk' ? 'dusk' : 'paper';
+  return noted('theme') === 'dusk' ? 'dusk' : 'paper';
 }
 
 export function App() {
@@ -46,7 +47,7 @@ export function App() {
     () => ({
       isDusk: chosen === 'dusk',
       setDusk: (dusk) => {
-        localStorage.setItem('theme', dusk ? 'dusk' : 'paper');
+        note('theme', dusk ? 'dusk' : 'paper');
         setChosen(dusk ? 'dusk' : 'paper');
       },
       setAtPitch,

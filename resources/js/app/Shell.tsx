@@ -6,7 +6,7 @@ import { SignInAgain } from '../features/sign-in/SignInAgain';
 import { ApiError } from '../shared/api/client';
 import { meQuery, signOut } from '../shared/api/queries';
 import type { Me } from '../shared/api/schemas';
-import { flushMarks, useUnsentMarks } from '../shared/lib/outbox';
+import { actFor, flushMarks, useOutbox } from '../shared/lib/outbox';
 import { onSignedOut } from '../shared/lib/signedOut';
 import { Failed, Loading } from '../shared/ui/States';
 import { SquadChoice, useSquadId } from '../shared/ui/SquadChoice';
@@ -18,11 +18,12 @@ export function Shell() {
   const me = useQuery(meQuery);
   const queryClient = useQueryClient();
   const [isExpired, setExpired] = useState(false);
-  const isSignedIn = me.data !== undefined;
+  const account = me.data?.id;
 
   useEffect(() => onSignedOut(() => setExpired(true)), []);
   useEffect(() => {
-    if (!isSignedIn) return undefined;
+    if (account === undefined) return undefined;
+    actFor(account);
     const flush = () => void flushMarks();
     flush();
     window.addEventListener('online', flush);
@@ -31,11 +32,12 @@ export function Shell() {
       window.removeEventListener('online', flush);
       window.clearInterval(timer);
     };
-  }, [isSignedIn]);
+  }, [account]);
 
   const welcome = (data: Me) => {
     queryClient.setQueryData(meQuery.queryKey, data);
     setExpired(false);
+    actFor(data.id);
     void queryClient.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' && query.state.status === 'error' });
     void flushMarks();
   };
@@ -75,7 +77,7 @@ function Frame({ me }: { me: Me }) {
 function Bar({ me }: { me: Me }) {
   const { squadId, choose } = useSquadId();
   const { isDusk, setDusk } = useThemeChoice();
-  const unsent = useUnsentMarks();
+  const { unsent, ofOthers } = useOutbox();
   return (
     <header className="bar">
       <Link to="/today" className="mark">
@@ -89,7 +91,8 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/squad">Squad</NavLink>
       </nav>
       <div className="who">
-        {unsent > 0 && <span>{unsent} saved here, not sent yet</span>}
+        {unsent > 0 && <Link to="/waiting">{unsent} saved here, not sent yet</Link>}
+        {unsent === 0 && ofOthers > 0 && <Link to="/waiting">{ofOthers} of another account wait here</Link>}
         {me.squads.length > 1 ? (
           <select aria-label="Squad" value={squadId} onChange={(event) => choose(Number(event.target.value))}>
             {me.squads.map((squad) => (

@@ -29,6 +29,7 @@ export const router = createBrowserRouter([
       { path: 'book/drills/:slug', lazy: async () => ({ Component: (await import('../features/book/DrillPage')).DrillPage }) },
       { path: 'book/:slug', lazy: async () => ({ Component: (await import('../features/book/MovePage')).MovePage }) },
       { path: 'settings', lazy: async () => ({ Component: (await import('../features/settings/SettingsPage')).SettingsPage }) },
+      { path: 'waiting', lazy: async () => ({ Component: (await import('../features/waiting/WaitingPage')).WaitingPage }) },
       { path: 'plan', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextPlan }) },
       { path: 'run', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextRun }) },
       { path: '*', lazy: async () => ({ Component: (await import('./NotFound')).NotFound }) },

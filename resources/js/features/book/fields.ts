@@ -1,3 +1,4 @@
+import { note, noted } from '../../shared/lib/deviceNotes';
 import type { DrillFields } from '../../shared/api/bookSchemas';
 
 /** The fields of a drill in hand, read and changed by path; what they may be, the server says. */
@@ -51,12 +52,11 @@ function changed(at: unknown, [key, ...rest]: Path, value: unknown): unknown {
 const keyOf = (squadId: number, slug: string, act: string): string => `drill-${squadId}-${slug}-${act}`;
 export function unkeptDrill(squadId: number, slug: string, act: string): DrillFields | undefined {
   try {
-    return (JSON.parse(localStorage.getItem(keyOf(squadId, slug, act)) ?? 'null') as DrillFields | null) ?? undefined;
+    return (JSON.parse(noted(keyOf(squadId, slug, act)) ?? 'null') as DrillFields | null) ?? undefined;
   } catch {
     return undefined;
   }
 }
 export function rememberDrill(squadId: number, slug: string, act: string, fields: DrillFields | undefined): void {
-  if (fields) localStorage.setItem(keyOf(squadId, slug, act), JSON.stringify(fields));
-  else localStorage.removeItem(keyOf(squadId, slug, act));
+  note(keyOf(squadId, slug, act), fields && JSON.stringify(fields));
 }

@@ -31,7 +31,7 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
     return () => removeEventListener('keydown', onKey);
   }, [undo, redo]);
   const again = useMutation({
-    mutationFn: () => addSession(squadId, { ...plan, startsAt: daysLater(plan.startsAt, 7) }),
+    mutationFn: (clientUuid: string) => addSession(squadId, { ...plan, clientUuid, startsAt: daysLater(plan.startsAt, 7) }),
     onSuccess: async (session) => {
       await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
       await navigate(`/plan/${session.id}`);
@@ -60,7 +60,7 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
         </Button>
       )}
       {mayPlan && !tools.isDirty && (
-        <Button onClick={() => again.mutate()} disabled={again.isPending}>
+        <Button onClick={() => again.mutate(crypto.randomUUID())} disabled={again.isPending}>
           Again in a week
         </Button>
       )}

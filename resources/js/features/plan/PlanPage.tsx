@@ -11,6 +11,7 @@ import { Failed, Loading } from '../../shared/ui/States';
 import { BlockDetails } from './BlockDetails';
 import { BlockEditor } from './BlockEditor';
 import { Circumstances } from './Circumstances';
+import { DeleteSession } from './DeleteSession';
 import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { LastRecap, OwnRecap } from './Recaps';
@@ -98,6 +99,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           <Circumstances tools={tools} />
           <SessionFields tools={tools} />
           {session.isRun && <OwnRecap session={session} />}
+          {mayPlan && <DeleteSession sessionId={session.id} squadId={session.squadId} version={tools.version} title={plan.title || 'this session'} />}
         </section>
         <section className="card" aria-label="Block">
           {selected ? (

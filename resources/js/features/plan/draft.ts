@@ -1,3 +1,4 @@
+import { note, noted } from '../../shared/lib/deviceNotes';
 import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
 import type { ProposedBlock } from '../../shared/api/bookSchemas';
 import type { Drill, Evaluation, PlanBlock, Session } from '../../shared/api/schemas';
@@ -175,7 +176,7 @@ const keyOf = (sessionId: number): string => `plan-${sessionId}`;
 /** What was typed and not kept survives a reload, as long as nobody else changed the plan. */
 export function unkept(session: Session): PlanInHand | undefined {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(session.id)) ?? 'null') as { version: number; plan: PlanInHand } | null;
+    const kept = JSON.parse(noted(keyOf(session.id)) ?? 'null') as { version: number; plan: PlanInHand } | null;
     return kept?.version === session.version ? { ...planOf(session), ...kept.plan } : undefined;
   } catch {
     return undefined;
@@ -183,6 +184,5 @@ export function unkept(session: Session): PlanInHand | undefined {
 }
 
 export function rememberUnkept(sessionId: number, version: number, plan: PlanInHand | undefined): void {
-  if (plan) localStorage.setItem(keyOf(sessionId), JSON.stringify({ version, plan }));
-  else localStorage.removeItem(keyOf(sessionId));
+  note(keyOf(sessionId), plan && JSON.stringify({ version, plan }));
 }

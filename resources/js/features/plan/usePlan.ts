@@ -57,6 +57,8 @@ export function usePlan(session: Session) {
   const fault = [keep.error, preview.error].find((one): one is ApiError => one instanceof ApiError && one.kind !== 'stale' && one.kind !== 'signed-out');
   return {
     plan,
+    /** Of the plan as it was last kept. */
+    version: base.version,
     change: (change: Partial<PlanInHand>) => {
       keep.reset();
       steps.change((before) => ({ ...before, ...change }));

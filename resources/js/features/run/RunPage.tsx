@@ -2,12 +2,12 @@ import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Press } from '../../kernel/segmentClock';
 import type { RunPack } from '../../shared/api/schemas';
-import { useNeedsSignIn, useUnsentMarks, type Entry } from '../../shared/lib/outbox';
-import { announceSignedOut } from '../../shared/lib/signedOut';
+import type { Entry } from '../../shared/lib/outbox';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useThemeChoice } from '../../shared/ui/ThemeChoice';
 import { ClockView } from './ClockView';
 import { RollCall } from './RollCall';
+import { SentLine } from './SentLine';
 import { useBeepOnChange, useWakeLock } from './signals';
 import { useClock, useEntries, useRunState } from './useRun';
 
@@ -38,10 +38,8 @@ interface RunProps {
 }
 
 function Run({ pack, firstPresses, firstEntries }: RunProps) {
-  const unsent = useUnsentMarks();
-  const needsSignIn = useNeedsSignIn();
   const { reading, press, finish } = useClock(pack, firstPresses);
-  const { entries, enter } = useEntries(pack.session.id, firstEntries);
+  const { entries, enter } = useEntries(pack, firstEntries);
   const [rollAt, setRollAt] = useState<number | undefined>(undefined);
   useWakeLock();
   useBeepOnChange(reading.index, reading.state === 'running');
@@ -53,15 +51,7 @@ function Run({ pack, firstPresses, firstEntries }: RunProps) {
         <strong>
           Block {number} of {pack.blocks.length}
         </strong>
-        <span role="status">
-          {unsent > 0 && !needsSignIn && `${unsent} saved here, not sent yet`}
-          {needsSignIn && (
-            <button type="button" className="link" onClick={announceSignedOut}>
-              {unsent} saved here: sign in to send
-            </button>
-          )}
-          {unsent === 0 && Object.keys(entries).length > 0 && 'all numbers sent'}
-        </span>
+        <SentLine hasNumbers={Object.keys(entries).length > 0} />
         <Link to={`/plan/${pack.session.id}`}>Leave</Link>
       </div>
       {rollAt === undefined ? (

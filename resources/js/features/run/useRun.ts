@@ -77,7 +77,8 @@ function partTimes(pack: RunPack, presses: Press[], nowMs: number): PartTime[] {
 }
 
 /** What has been written down in this run, by roll-call key. */
-export function useEntries(sessionId: number, first: Entry[]) {
+export function useEntries(pack: RunPack, first: Entry[]) {
+  const sessionId = pack.session.id;
   const [entries, setEntries] = useState<Record<string, Entry>>(() => Object.fromEntries(first.map((entry) => [entry.key, entry])));
   // Enter and leaving the field come in one breath: the second must see what the first wrote, or one number becomes two marks.
   const latest = useRef(entries);
@@ -96,13 +97,16 @@ export function useEntries(sessionId: number, first: Entry[]) {
     if (before && before.value === mark.value && before.isVoid === mark.isVoid && !before.refusal) return;
     const entry: Entry = { key, sessionId, uuid: crypto.randomUUID(), value: mark.value, isVoid: mark.isVoid, refusal: '' };
     put([entry]);
-    void enterMark(key, {
+    const name = pack.players.find((player) => player.id === mark.playerId)?.name ?? '';
+    const sent = {
       ...mark,
       uuid: entry.uuid,
       sessionId,
       recordedAt: new Date().toISOString(),
       supersedesUuids: before && !before.refusal ? [before.uuid] : [],
-    });
+    };
+    // Never fails: what the device will not keep, the page does, and says so.
+    void enterMark(key, sent, { squadId: pack.session.squadId, label: `${name}, ${pack.lines[mark.lineKey]?.drillName ?? pack.session.title}` });
   };
   return { entries, enter };
 }

@@ -1,9 +1,10 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { ApiError } from '../../shared/api/client';
 import { faultsOf } from '../../shared/api/faults';
 import { keepSettings, settingsQuery, type SettingsPath } from '../../shared/api/staffQueries';
-import type { Setting, Settings } from '../../shared/api/staffSchemas';
+import { settings as settingsSchema, type Setting, type Settings } from '../../shared/api/staffSchemas';
 import { Choice, Field } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
 import { NumberField } from '../../shared/ui/NumberField';
@@ -30,15 +31,20 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
   const kept: Values = Object.fromEntries(base.settings.map(({ key, value }) => [key, value]));
   const [values, setValues] = useState<Values>(kept);
   const save = useMutation({
-    mutationFn: () => keepSettings(path, values),
+    mutationFn: (version: number) => keepSettings(path, version, values),
     onSuccess: async (next) => {
-      setBase(next);
-      setValues(Object.fromEntries(next.settings.map(({ key, value }) => [key, value])));
+      take(next);
       // Everything is shown by these: units, words, targets, days.
       await queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'settings' });
     },
   });
+  const take = (next: Settings) => {
+    setBase(next);
+    setValues(Object.fromEntries(next.settings.map(({ key, value }) => [key, value])));
+  };
   const { at, form } = faultsOf(save.error);
+  // Somebody else kept other settings meanwhile: both are shown.
+  const other = save.error instanceof ApiError && save.error.kind === 'stale' ? settingsSchema.safeParse(save.error.current).data : undefined;
   const isChanged = JSON.stringify(values) !== JSON.stringify(kept);
   return (
     <form
@@ -46,7 +52,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
       className="stack"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate();
+        save.mutate(base.version);
       }}
     >
       <ul className="choices">
@@ -75,7 +81,25 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
           {sentence}
         </p>
       ))}
-      <FormFault sentence={form ?? (save.isError ? save.error.message : undefined)} />
+      {other && (
+        <div className="notice stack" role="alert">
+          <p>{save.error?.message}</p>
+          <ul>
+            {other.settings
+              .filter(({ key, value }) => JSON.stringify(value) !== JSON.stringify(values[key]))
+              .map(({ key, label, value }) => (
+                <li key={key}>
+                  {label}: yours {shown(values[key])}, kept meanwhile {shown(value)}
+                </li>
+              ))}
+          </ul>
+          <div className="acts-line">
+            <Button onClick={() => save.mutate(other.version)}>Keep mine over it</Button>
+            <Button onClick={() => take(other)}>Take the other</Button>
+          </div>
+        </div>
+      )}
+      <FormFault sentence={other ? undefined : (form ?? (save.isError ? save.error.message : undefined))} />
       <div className="acts-line">
         <Button type="submit" variant={isChanged ? 'contained' : 'outlined'} disabled={!isChanged || save.isPending}>
           Keep these settings
@@ -85,6 +109,8 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
     </form>
   );
 }
+
+const shown = (value: Setting['value'] | undefined): string => (value === null || value === undefined || value === '' ? 'nothing' : String(value));
 
 interface ControlProps {
   setting: Setting;

@@ -6,6 +6,7 @@ import { PeopleSection } from './PeopleSection';
 import { SettingsForm } from './SettingsForm';
 import { SignInsSection } from './SignInsSection';
 import { SquadsSection } from './SquadsSection';
+import { TrailSection } from './TrailSection';
 
 /** What the squad, the club and the person signed in have chosen; each sees what is theirs to choose. */
 export function SettingsPage() {
@@ -21,6 +22,7 @@ export function SettingsPage() {
           {maySquad && <a href="#squad">Squad</a>}
           {isLead && <a href="#club">Club</a>}
           {isLead && <a href="#people">People</a>}
+          {isLead && <a href="#trail">Who did what</a>}
           <a href="#you">You</a>
         </nav>
       </div>
@@ -42,6 +44,12 @@ export function SettingsPage() {
           <section id="people">
             <h2>People</h2>
             <PeopleSection />
+          </section>
+        )}
+        {isLead && (
+          <section id="trail">
+            <h2>Who did what</h2>
+            <TrailSection />
           </section>
         )}
         <section id="you" className="stack">

@@ -15,11 +15,13 @@ export function NewSession({ today }: { today: string }) {
   const queryClient = useQueryClient();
   const navigate = useNavigate();
   const [isOpen, setOpen] = useState(false);
+  const [clientUuid, setClientUuid] = useState(() => crypto.randomUUID());
   const [form, setForm] = useState({ title: '', date: today, time: '18:00', minutes: '60', place: '' });
   const add = useMutation({
     mutationFn: async () => {
       const board = await queryClient.query(squadQueries.board(squadId));
       return addSession(squadId, {
+        clientUuid,
         title: form.title,
         place: form.place,
         startsAt: `${form.date}T${form.time}`,
@@ -39,7 +41,14 @@ export function NewSession({ today }: { today: string }) {
   return (
     <>
       <p>
-        <Button onClick={() => setOpen(true)}>Add a session</Button>
+        <Button
+          onClick={() => {
+            setClientUuid(crypto.randomUUID());
+            setOpen(true);
+          }}
+        >
+          Add a session
+        </Button>
       </p>
       <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby={id} fullWidth maxWidth="xs">
         <form

@@ -6,6 +6,7 @@ import type { components } from './openapi';
 import {
   drill,
   evaluation,
+  holdings,
   markResults,
   me,
   player,
@@ -76,7 +77,17 @@ export const signOut = () => callApi('/sign-in', z.object({ signedIn: z.boolean(
 
 export const keepPlan = (sessionId: number, version: number, body: PlanDraft & PlanHeader) =>
   callApi(`/sessions/${sessionId}`, session, { method: 'PUT', body, headers: { 'If-Match': `"${version}"` } });
-export const addSession = (squadId: number, body: PlanDraft & PlanHeader) => callApi(`/squads/${squadId}/sessions`, session, { method: 'POST', body });
+/** `clientUuid` names the press of the button, so that one sent twice makes one session. */
+export const addSession = (squadId: number, body: PlanDraft & PlanHeader & { clientUuid: string }) =>
+  callApi(`/squads/${squadId}/sessions`, session, { method: 'POST', body });
+export const holdingsQuery = (sessionId: number) =>
+  queryOptions({
+    queryKey: ['session', sessionId, 'holdings'],
+    queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/holdings`, holdings, signal),
+    gcTime: 0,
+  });
+export const deleteSession = (sessionId: number, version: number, marks: number) =>
+  callApi(`/sessions/${sessionId}`, z.undefined(), { method: 'DELETE', body: { marks }, headers: { 'If-Match': `"${version}"` } });
 /** How long a judged part of a run was to take before the coach's own times, and took. */
 export interface PartTime {
   segmentId: string;

@@ -12,7 +12,10 @@ export const squadRef = z.object({
   footWording: z.enum(['other', 'weaker']),
   role: z.enum(['lead', 'coach', 'assistant']),
 });
+export const holdings = z.object({ marks: z.number(), players: z.number(), wasRun: z.boolean(), hasRecap: z.boolean() });
+
 export const me = z.object({
+  id: z.number(),
   name: z.string(),
   email: z.string(),
   clubName: z.string(),

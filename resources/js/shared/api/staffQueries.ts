@@ -3,7 +3,7 @@ import { z } from './zod';
 import { callApi, getJson } from './client';
 import type { components } from './openapi';
 import { me } from './schemas';
-import { invitationMade, invitationOffer, lineTries, people, person, playerNote, resetLink, resetOffer, settings, signIns } from './staffSchemas';
+import { clubTrail, invitationMade, invitationOffer, lineTries, people, person, playerNote, resetLink, resetOffer, settings, signIns } from './staffSchemas';
 
 type Described = components['schemas'];
 const nothing = z.undefined();
@@ -43,7 +43,11 @@ export const askForReset = (email: string) => callApi('/password-resets', z.obje
 /** Where a set of settings lives; the same path is read and written. */
 export type SettingsPath = '/club/settings' | `/squads/${number}/settings`;
 export const settingsQuery = (path: SettingsPath) => queryOptions({ queryKey: ['settings', path], queryFn: ({ signal }) => getJson(path, settings, signal) });
-export const keepSettings = (path: SettingsPath, values: Record<string, string | number | null>) => callApi(path, settings, { method: 'PUT', body: values });
+export const keepSettings = (path: SettingsPath, version: number, values: Record<string, string | number | null>) =>
+  callApi(path, settings, { method: 'PUT', body: values, headers: { 'If-Match': `"${version}"` } });
+/** Fifty entries of the club's trail, from before the one given. */
+export const trailPage = (before: number | undefined, signal: AbortSignal) =>
+  getJson(before === undefined ? '/club/trail' : `/club/trail?before=${before}`, clubTrail, signal);
 
 export const playerNoteQuery = (playerId: number) =>
   queryOptions({ queryKey: ['player', playerId, 'note'], queryFn: ({ signal }) => getJson(`/players/${playerId}/note`, playerNote, signal) });

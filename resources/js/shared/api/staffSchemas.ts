@@ -28,9 +28,14 @@ export const setting = z.object({
   default: z.string(),
   value: z.union([z.string(), z.number(), z.null()]),
 });
-export const settings = z.object({ settings: z.array(setting), follows: z.array(z.string()) });
+export const settings = z.object({ version: z.number(), settings: z.array(setting), follows: z.array(z.string()) });
 
-export const playerNote = z.object({ note: z.string(), trail: z.array(z.object({ at: z.string(), by: z.string(), what: z.string() })) });
+const trailEntry = z.object({ at: z.string(), by: z.string(), what: z.string() });
+export const playerNote = z.object({ note: z.string(), trail: z.array(trailEntry) });
+export const clubTrail = z.object({
+  entries: z.array(trailEntry.extend({ about: z.string(), squad: z.string().nullable() })),
+  next: z.number().nullable(),
+});
 
 export const tryMark = z.object({
   uuid: z.string(),

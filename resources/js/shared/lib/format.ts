@@ -65,3 +65,6 @@ const families: Record<string, string> = {
   footwork: 'Footwork',
 };
 export const familyWords = (family: string): string => families[family] ?? family;
+
+/** 1 number, 2 numbers */
+export const many = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;

@@ -12,7 +12,22 @@ vi.mock('../api/queries', () => ({
   keepRecap: (...of: unknown[]) => keepRecap(...of) as unknown,
 }));
 
-const { betweenFlushes, enterMark, entriesOf, finishRun, flushMarks, keepRunState, keptRunState, notedRecap, noteRecap } = await import('./outbox');
+const {
+  actFor,
+  betweenFlushes,
+  enterMark,
+  entriesOf,
+  finishRun,
+  flushMarks,
+  keepRunState,
+  keptRunState,
+  letGo,
+  notedRecap,
+  noteRecap,
+  outboxState,
+  tryAgain,
+  waitingLines,
+} = await import('./outbox');
 
 let number = 0;
 function mark(change: Partial<MarkToSend> = {}): MarkToSend {
@@ -41,6 +56,7 @@ beforeEach(async () => {
   keepRun.mockReset().mockResolvedValue({});
   keepRecap.mockReset().mockResolvedValue({});
   await flushMarks();
+  for (const { id } of await waitingLines()) await letGo(id);
   sendMarks.mockClear();
 });
 
@@ -80,6 +96,89 @@ describe('the outbox', () => {
     sendMarks.mockClear();
     await flushMarks();
     expect(sent()).toEqual([]);
+  });
+
+  test('what the server will not take is not called sent: it stays in the list with the reason until it is let go or entered anew', async () => {
+    const refuse = (marks: MarkToSend[]) =>
+      Promise.resolve({ results: marks.map((of, index) => ({ index, uuid: of.uuid, status: 'refused', message: 'Too high.' })) });
+    const [one, two] = [mark(), mark()];
+    sendMarks.mockImplementation(refuse);
+    await enterMark('r1', one, { label: 'Amina, Sole taps' });
+    await enterMark('r2', two, { label: 'Bo, Sole taps' });
+    await flushMarks();
+    expect(outboxState()).toMatchObject({ unsent: 2, refused: 2 });
+    expect(await waitingLines()).toMatchObject([
+      { label: 'Amina, Sole taps', value: '11', held: 'Too high.', isRefused: true },
+      { label: 'Bo, Sole taps', held: 'Too high.' },
+    ]);
+    sendMarks.mockReset().mockImplementation((marks: MarkToSend[]) => Promise.resolve(accepted(marks)));
+    await letGo(one.uuid);
+    await enterMark('r2', mark({ sessionId: two.sessionId, value: 12 }));
+    await flushMarks();
+    expect(outboxState()).toMatchObject({ unsent: 0, refused: 0 });
+    expect(sent().flat()).not.toContain(two.uuid);
+  });
+
+  test('one that the server stumbles over holds back no other, and is not tried for ever', async () => {
+    const marks = [mark(), mark({ value: 666 }), mark()];
+    const stumble = (batch: MarkToSend[]) =>
+      batch.some((one) => one.value === 666)
+        ? Promise.reject(new ApiError('server', 'Something broke on our side. It has been noted as abc123.'))
+        : Promise.resolve(accepted(batch));
+    sendMarks.mockImplementation(offline);
+    for (const [i, one] of marks.entries()) await enterMark(`s${i}`, one, { label: `row ${i}` });
+    await flushMarks();
+    sendMarks.mockReset().mockImplementation(stumble);
+    await flushMarks();
+    expect(await waitingLines()).toMatchObject([{ label: 'row 1', held: 'Something broke on our side. It has been noted as abc123.', isRefused: false }]);
+    sendMarks.mockClear();
+    await flushMarks();
+    expect(sent()).toEqual([]);
+    await tryAgain();
+    expect(sent()).toEqual([[marks[1]?.uuid]]);
+    sendMarks.mockReset().mockImplementation((batch: MarkToSend[]) => Promise.resolve(accepted(batch)));
+    await tryAgain();
+    expect(outboxState().unsent).toBe(0);
+  });
+
+  test('what one account entered no other sends, and none is lost', async () => {
+    actFor(7);
+    sendMarks.mockImplementation(offline);
+    const [mine, theirs] = [mark(), mark()];
+    await enterMark('o1', mine);
+    await flushMarks();
+    sendMarks.mockReset().mockImplementation((marks: MarkToSend[]) => Promise.resolve(accepted(marks)));
+    actFor(8);
+    await enterMark('o2', theirs);
+    await flushMarks();
+    expect(sent().flat()).toEqual([theirs.uuid]);
+    expect(outboxState()).toMatchObject({ unsent: 0, ofOthers: 1 });
+    expect(await waitingLines()).toEqual([]);
+    actFor(7);
+    await flushMarks();
+    expect(sent().flat()).toEqual([theirs.uuid, mine.uuid]);
+    expect(outboxState()).toMatchObject({ unsent: 0, ofOthers: 0 });
+  });
+
+  test('a store that is full keeps nothing from being sent, and says so meanwhile', async () => {
+    sendMarks.mockImplementation(offline);
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    const one = mark();
+    await enterMark('full', one);
+    await flushMarks();
+    expect(outboxState()).toMatchObject({ unsent: 1, unkept: 1 });
+    expect(await entriesOf(one.sessionId)).toMatchObject([{ key: 'full', value: 11 }]);
+    await finishRun({ sessionId: 950, startedAt: '2026-03-10T17:00:00.000Z', finishedAt: '2026-03-10T18:00:00.000Z' });
+    await keepRunState(950, { presses: [] });
+    expect(await keptRunState(950)).toEqual({ presses: [] });
+    sendMarks.mockReset().mockImplementation((marks: MarkToSend[]) => Promise.resolve(accepted(marks)));
+    await flushMarks();
+    expect(sent().flat()).toEqual([one.uuid]);
+    expect(keepRun).toHaveBeenCalledTimes(1);
+    expect(outboxState()).toMatchObject({ unsent: 0, unkept: 0 });
+    full.mockRestore();
   });
 
   test('a hundred go at a time', async () => {

@@ -1,8 +1,9 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
 import { keepRecap, keepRun, sendMarks, type MarkToSend, type PartTime } from '../api/queries';
 import type { Recap } from '../api/schemas';
+import { Shelf } from './shelf';
 
 /** A number entered on this device, as the roll call shows it; it stays after sending. */
 export interface Entry {
@@ -15,19 +16,37 @@ export interface Entry {
   /** Why the server would not take it; empty while it waits or once it is taken. */
   refusal: string;
 }
-interface Waiting {
+/** Whose it is: what one account entered, no other sends. */
+interface Owned {
+  /** Absent in what an older version kept: whoever signs in sends it. */
+  accountId?: number;
+}
+/** What holds something back that the server was asked to take. */
+interface Held {
+  /** In the server's words; empty while it only waits for a connection. */
+  held?: string;
+  /** Whether it is for good: the server will not take it as it is. */
+  isRefused?: boolean;
+  tries?: number;
+  /** Not before then again, in milliseconds since 1970. */
+  againAtMs?: number;
+}
+interface WaitingMark extends Owned, Held {
   uuid: string;
   entryKey: string;
   mark: MarkToSend;
+  squadId?: number;
+  /** Who and what, in words, for the list of what waits. */
+  label?: string;
 }
-interface Finish {
+interface Finish extends Owned, Held {
   sessionId: number;
   startedAt: string;
   finishedAt: string;
   /** Absent in what an older version kept. */
   parts?: PartTime[];
 }
-interface KeptRecap extends Recap {
+interface KeptRecap extends Recap, Owned, Held {
   sessionId: number;
   /** Whether the server has not heard it yet. */
   isWaiting: boolean;
@@ -36,14 +55,16 @@ interface KeptRun {
   sessionId: number;
   state: string;
 }
+/** One line of what waits. */
+export interface WaitingLine {
+  id: string;
+  label: string;
+  value: string;
+  held: string;
+  isRefused: boolean;
+}
 
-const database = new Dexie('fleet-sparrow') as Dexie & {
-  outbox: EntityTable<Waiting, 'uuid'>;
-  entries: EntityTable<Entry, 'key'>;
-  finishes: EntityTable<Finish, 'sessionId'>;
-  runs: EntityTable<KeptRun, 'sessionId'>;
-  recaps: EntityTable<KeptRecap, 'sessionId'>;
-};
+const database = new Dexie('fleet-sparrow');
 const tables = { outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' };
 database.version(1).stores(tables);
 // A mark that still waits from before may name the one it corrects in the old way.
@@ -59,47 +80,86 @@ database
         delete mark.supersedesUuid;
       }),
   );
-
 database.version(3).stores({ ...tables, recaps: 'sessionId' });
 
 const batchSize = 100;
-let unsent = 0;
-let isSignedOut = false;
+/** After a fault of the server: a minute, then longer; after the last, only when asked. */
+const pausesMs = [60_000, 300_000, 900_000, 3_600_000];
+
+const noteTrouble = () => update({ unkept: outbox.unkept + finishes.unkept });
+const outbox = new Shelf(database.table<WaitingMark, string>('outbox'), (one) => one.uuid, noteTrouble);
+const entries = new Shelf(database.table<Entry, string>('entries'), (one) => one.key, noteTrouble);
+const finishes = new Shelf(database.table<Finish, number>('finishes'), (one) => one.sessionId, noteTrouble);
+const runs = new Shelf(database.table<KeptRun, number>('runs'), (one) => one.sessionId, noteTrouble);
+const recaps = new Shelf(database.table<KeptRecap, number>('recaps'), (one) => one.sessionId, noteTrouble);
+
+/** What the views say of it. */
+export interface OutboxState {
+  /** Numbers of this account that the server has not taken, refused ones too. */
+  unsent: number;
+  /** Of these, such as the server will not take as they are. */
+  refused: number;
+  /** Of other accounts on this device. */
+  ofOthers: number;
+  /** Such as only this page keeps, because the device's store will not. */
+  unkept: number;
+  isSignedOut: boolean;
+}
+let state: OutboxState = { unsent: 0, refused: 0, ofOthers: 0, unkept: 0, isSignedOut: false };
+let accountId: number | undefined;
 const listeners = new Set<() => void>();
 
-function tell(): void {
+function update(change: Partial<OutboxState>): void {
+  state = { ...state, ...change };
   listeners.forEach((listener) => listener());
 }
 async function recount(): Promise<void> {
-  unsent = await database.outbox.count();
-  tell();
+  const all = await outbox.all();
+  const mine = all.filter(isMine);
+  update({
+    unsent: mine.length,
+    refused: mine.filter((one) => one.isRefused).length,
+    ofOthers: all.length - mine.length,
+    unkept: outbox.unkept + finishes.unkept,
+  });
 }
-void recount().catch(() => undefined);
+void recount();
+// What only the page keeps would go with it.
+if (typeof window !== 'undefined')
+  window.addEventListener('beforeunload', (event) => {
+    if (state.unkept > 0) event.preventDefault();
+  });
+
+const isMine = (one: Owned): boolean => one.accountId === undefined || accountId === undefined || one.accountId === accountId;
+const isDue = (one: Held): boolean => !one.isRefused && (one.againAtMs ?? 0) <= Date.now();
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
 
-/** How many marks wait on this device. */
-export const useUnsentMarks = (): number => useSyncExternalStore(subscribe, () => unsent);
+export const useOutbox = (): OutboxState => useSyncExternalStore(subscribe, () => state);
+export const outboxState = (): OutboxState => state;
 
-/** Whether what waits needs somebody to sign in first. Said quietly: nobody is stopped in the middle of a roll call. */
-export const useNeedsSignIn = (): boolean => useSyncExternalStore(subscribe, () => isSignedOut && unsent > 0);
+/** Who is signed in on this device now; what others entered here waits for them. */
+export function actFor(account: number): void {
+  accountId = account;
+  void recount();
+}
 
-/** Keeps a mark on the device, in one transaction with what the roll call shows, then tries to send. */
-export async function enterMark(entryKey: string, mark: MarkToSend): Promise<Entry> {
+/** Keeps a mark, in the device's store or else in the page, then tries to send. */
+export async function enterMark(entryKey: string, mark: MarkToSend, about: { squadId?: number; label?: string } = {}): Promise<Entry> {
   const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid ?? false, refusal: '' };
-  await database.transaction('rw', database.outbox, database.entries, async () => {
-    await database.entries.put(entry);
-    await database.outbox.add({ uuid: mark.uuid, entryKey, mark });
-  });
+  // A number that was refused gives way to the one entered in its place.
+  for (const before of await outbox.all()) if (before.entryKey === entryKey && before.isRefused) await outbox.remove(before.uuid);
+  await outbox.put({ uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) });
+  await entries.put(entry);
   await recount();
   void flushMarks();
   return entry;
 }
 
-export const entriesOf = (sessionId: number): Promise<Entry[]> => database.entries.where('sessionId').equals(sessionId).toArray();
+export const entriesOf = async (sessionId: number): Promise<Entry[]> => (await entries.all()).filter((entry) => entry.sessionId === sessionId);
 
 let flushing: Promise<void> | null = null;
 
@@ -109,6 +169,37 @@ export function flushMarks(): Promise<void> {
     flushing = null;
   });
   return flushing;
+}
+
+/** Once more what a fault of the server held back. */
+export async function tryAgain(): Promise<void> {
+  for (const one of await outbox.all()) if (isMine(one)) await outbox.put({ ...one, againAtMs: 0 });
+  for (const one of await finishes.all()) if (isMine(one)) await finishes.put({ ...one, againAtMs: 0 });
+  for (const one of await recaps.all()) if (isMine(one)) await recaps.put({ ...one, againAtMs: 0 });
+  await flushMarks();
+}
+
+/** Lets a number go that the server will not take; the roll call shows it as owed again. */
+export async function letGo(id: string): Promise<void> {
+  const one = (await outbox.all()).find((waiting) => waiting.uuid === id && waiting.isRefused);
+  if (one) await outbox.remove(one.uuid);
+  await recount();
+}
+
+/** What waits of this account, one by one, with what holds it. */
+export async function waitingLines(): Promise<WaitingLine[]> {
+  const lineOf = (id: string, label: string, value: string, { held = '', isRefused = false }: Held): WaitingLine => ({ id, label, value, held, isRefused });
+  return [
+    ...(await outbox.all())
+      .filter(isMine)
+      .map((one) =>
+        lineOf(one.uuid, one.label ?? `Player ${one.mark.playerId}, session ${one.mark.sessionId}`, one.mark.isVoid ? 'void' : String(one.mark.value), one),
+      ),
+    ...(await finishes.all()).filter(isMine).map((one) => lineOf(`end ${one.sessionId}`, `The end of session ${one.sessionId}`, '', one)),
+    ...(await recaps.all())
+      .filter((one) => one.isWaiting && isMine(one))
+      .map((one) => lineOf(`recap ${one.sessionId}`, `What they said in session ${one.sessionId}`, '', one)),
+  ];
 }
 
 /**
@@ -129,64 +220,100 @@ export async function betweenFlushes<T>(work: () => Promise<T>): Promise<T> {
 
 async function sendAll(): Promise<void> {
   try {
+    let most = batchSize;
     for (;;) {
-      const waiting = await database.outbox.limit(batchSize).toArray();
-      isSignedOut = false;
-      if (waiting.length === 0) {
-        await sendFinishes();
-        await sendRecaps();
-        return;
+      const batch = (await outbox.all()).filter((one) => isMine(one) && isDue(one)).slice(0, most);
+      update({ isSignedOut: false });
+      if (batch.length === 0) break;
+      try {
+        await sendBatch(batch);
+      } catch (fault) {
+        if (!isOfTheServer(fault)) throw fault;
+        // One of them may be what it stumbles over: from here on each goes alone, so that it holds back no other.
+        const [only] = batch;
+        if (batch.length > 1) most = 1;
+        else if (only) await outbox.put(heldBack(only, fault));
       }
-      const { results } = await sendMarks(waiting.map((one) => one.mark));
-      await database.transaction('rw', database.outbox, database.entries, async () => {
-        for (const result of results) {
-          const one = waiting[result.index];
-          if (!one) continue;
-          await database.outbox.delete(one.uuid);
-          if (result.status === 'refused') await database.entries.update(one.entryKey, { refusal: result.message ?? 'The server would not take this number.' });
-        }
-      });
       await recount();
     }
+    await sendFinishes();
+    await sendRecaps();
   } catch (fault) {
-    // Offline, signed out or the records away: the marks stay and go out with the next try.
-    isSignedOut = fault instanceof ApiError && fault.kind === 'signed-out';
-    await recount().catch(() => undefined);
+    // Offline, signed out or the records away: what waits stays and goes out with the next try.
+    update({ isSignedOut: fault instanceof ApiError && fault.kind === 'signed-out' });
+  }
+  await recount();
+}
+
+async function sendBatch(batch: WaitingMark[]): Promise<void> {
+  const { results } = await sendMarks(batch.map((one) => one.mark));
+  const answered = new Map(results.map((result) => [result.index, result]));
+  for (const [index, one] of batch.entries()) {
+    const result = answered.get(index);
+    if (!result) {
+      await outbox.put(heldBack(one, new ApiError('contract', 'The server said nothing of this number.')));
+    } else if (result.status === 'refused') {
+      const reason = result.message ?? 'The server would not take this number.';
+      await outbox.put({ ...one, held: reason, isRefused: true });
+      const entry = await entries.get(one.entryKey);
+      if (entry?.uuid === one.uuid) await entries.put({ ...entry, refusal: reason });
+    } else {
+      await outbox.remove(one.uuid);
+    }
   }
 }
 
+/** Whether the server was reached and would not or could not: waiting for a connection will not mend it. */
+const isOfTheServer = (fault: unknown): fault is ApiError => fault instanceof ApiError && !['offline', 'away', 'signed-out'].includes(fault.kind);
+
+function heldBack<T extends Held>(one: T, fault: ApiError): T {
+  const tries = (one.tries ?? 0) + 1;
+  const pauseMs = pausesMs[tries - 1];
+  return { ...one, held: fault.message, tries, againAtMs: pauseMs === undefined ? Number.MAX_SAFE_INTEGER : Date.now() + pauseMs };
+}
+
 /** Keeps that a run is over, to be told to the server now or when it can be reached. */
-export async function finishRun(finish: Finish): Promise<void> {
-  await database.finishes.put(finish);
+export async function finishRun(finish: Omit<Finish, keyof Owned | keyof Held>): Promise<void> {
+  await finishes.put({ ...finish, ...(accountId === undefined ? {} : { accountId }) });
   await flushMarks();
 }
 
 async function sendFinishes(): Promise<void> {
-  for (const { sessionId, startedAt, finishedAt, parts } of await database.finishes.toArray()) {
-    await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }) });
-    await database.finishes.delete(sessionId);
+  for (const finish of (await finishes.all()).filter((one) => isMine(one) && isDue(one))) {
+    const { sessionId, startedAt, finishedAt, parts } = finish;
+    try {
+      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }) });
+      await finishes.remove(sessionId);
+    } catch (fault) {
+      if (!isOfTheServer(fault)) throw fault;
+      await finishes.put(heldBack(finish, fault));
+    }
   }
 }
 
 /** Keeps what is typed as it is typed; it goes out with the next that is sent. */
-export const noteRecap = (sessionId: number, recap: Recap): Promise<unknown> => database.recaps.put({ ...recap, sessionId, isWaiting: true });
+export const noteRecap = (sessionId: number, recap: Recap): Promise<unknown> =>
+  recaps.put({ ...recap, sessionId, isWaiting: true, ...(accountId === undefined ? {} : { accountId }) });
 
-export const notedRecap = (sessionId: number): Promise<Recap | undefined> => database.recaps.get(sessionId);
+export const notedRecap = (sessionId: number): Promise<Recap | undefined> => recaps.get(sessionId);
 
 async function sendRecaps(): Promise<void> {
-  for (const sent of await database.recaps.filter((one) => one.isWaiting).toArray()) {
-    await keepRecap(sent.sessionId, { answers: sent.answers, howHard: sent.howHard });
-    await database.transaction('rw', database.recaps, async () => {
-      const now = await database.recaps.get(sent.sessionId);
+  for (const sent of (await recaps.all()).filter((one) => one.isWaiting && isMine(one) && isDue(one))) {
+    try {
+      await keepRecap(sent.sessionId, { answers: sent.answers, howHard: sent.howHard });
+      const now = await recaps.get(sent.sessionId);
       // Typed on meanwhile: the rest goes out next time.
-      if (now?.answers === sent.answers && now.howHard === sent.howHard) await database.recaps.update(sent.sessionId, { isWaiting: false });
-    });
+      if (now?.answers === sent.answers && now.howHard === sent.howHard) await recaps.put({ ...now, isWaiting: false });
+    } catch (fault) {
+      if (!isOfTheServer(fault)) throw fault;
+      await recaps.put(heldBack(sent, fault));
+    }
   }
 }
 
-export const keepRunState = (sessionId: number, state: unknown): Promise<unknown> => database.runs.put({ sessionId, state: JSON.stringify(state) });
+export const keepRunState = (sessionId: number, kept: unknown): Promise<unknown> => runs.put({ sessionId, state: JSON.stringify(kept) });
 
 export async function keptRunState(sessionId: number): Promise<unknown> {
-  const kept = await database.runs.get(sessionId);
+  const kept = await runs.get(sessionId);
   return kept ? (JSON.parse(kept.state) as unknown) : undefined;
 }

@@ -1,5 +1,6 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { SquadRef } from '../api/schemas';
+import { note, noted } from '../lib/deviceNotes';
 import type { FootWording } from '../lib/format';
 
 interface SquadChoiceValue {
@@ -12,7 +13,7 @@ const Context = createContext<SquadChoiceValue>({ squadId: 0, squad: undefined, 
 
 /** Which of the coach's squads the views show; remembered on the device. */
 export function SquadChoice({ squads, children }: { squads: SquadRef[]; children: ReactNode }) {
-  const [chosen, setChosen] = useState(() => Number(localStorage.getItem('squad')));
+  const [chosen, setChosen] = useState(() => Number(noted('squad')));
   const squad = squads.find(({ id }) => id === chosen) ?? squads[0];
   const value = useMemo<SquadChoiceValue>(
     () => ({
@@ -20,7 +21,7 @@ export function SquadChoice({ squads, children }: { squads: SquadRef[]; children
       squad,
       squads,
       choose: (squadId) => {
-        localStorage.setItem('squad', String(squadId));
+        note('squad', String(squadId));
         setChosen(squadId);
       },
     }),

@@ -1,0 +1,58 @@
+import type { Table } from 'dexie';
+
+/**
+ * A table of the device's store that never fails: what the store will not take (full, denied, absent) is kept in the page, and
+ * whoever asks is told. What the page keeps counts before what the store has.
+ */
+export class Shelf<T extends object, K extends string | number> {
+  private readonly inPage = new Map<string, T>();
+
+  constructor(
+    private readonly table: Table<T, K>,
+    private readonly keyOf: (item: T) => K,
+    private readonly onTrouble: () => void,
+  ) {}
+
+  /** How many items only this page keeps. */
+  get unkept(): number {
+    return this.inPage.size;
+  }
+
+  /** Whether the store took it; in any case it is there. */
+  async put(item: T): Promise<boolean> {
+    const key = String(this.keyOf(item));
+    try {
+      await this.table.put(item);
+      this.inPage.delete(key);
+      return true;
+    } catch {
+      this.inPage.set(key, item);
+      this.onTrouble();
+      return false;
+    }
+  }
+
+  async all(): Promise<T[]> {
+    let stored: T[] = [];
+    try {
+      stored = await this.table.toArray();
+    } catch {
+      this.onTrouble();
+    }
+    return [...stored.filter((item) => !this.inPage.has(String(this.keyOf(item)))), ...this.inPage.values()];
+  }
+
+  async get(key: K): Promise<T | undefined> {
+    return this.inPage.get(String(key)) ?? (await this.all()).find((item) => String(this.keyOf(item)) === String(key));
+  }
+
+  async remove(key: K): Promise<void> {
+    this.inPage.delete(String(key));
+    try {
+      await this.table.delete(key);
+    } catch {
+      // It would be sent once more, and the server would say that it has it.
+      this.onTrouble();
+    }
+  }
+}
