@@ -25,7 +25,7 @@ make_data_directory() {
   say "Making the database …"
   rm -rf "$DB_DIR" "$DB_DIR.new"
   step "making the database" "Is the disk full?" db-install "${AS[@]}" \
-    mariadb-install-db --no-defaults --datadir="$DB_DIR.new" --skip-test-db \
+    env UMASK=0600 UMASK_DIR=0700 mariadb-install-db --no-defaults --datadir="$DB_DIR.new" --skip-test-db \
     --auth-root-authentication-method=socket --auth-root-socket-user="$SERVICE"
   mv "$DB_DIR.new" "$DB_DIR"
 }
@@ -41,16 +41,17 @@ start_database() {
   port_taken "$DB_PORT" && die "port $DB_PORT is in use by another program. Choose another: SPARROW_DB_PORT=3395 ./sparrow start"
   prepare_socket
   rm -f "$DB_SOCKET"
+  echo "$DB_PORT" | write_file "$VAR/run/db.port"
   (
     cd "$DB_DIR"
+    let_go_of_files
     UMASK=0600 UMASK_DIR=0700 exec setsid "${AS[@]}" mariadbd --no-defaults --datadir="$DB_DIR" --socket="$DB_SOCKET" --pid-file="$VAR/run/mariadbd.pid" \
       --bind-address=127.0.0.1 --port="$DB_PORT" --character-set-server=utf8mb4 --skip-name-resolve --skip-symbolic-links \
       --local-infile=0 --secure-file-priv="$VAR/run/no-files" --user="$SERVICE" --innodb-flush-log-at-trx-commit=1
-  ) >"$VAR/logs/mariadb.log" 2>&1 9>&- </dev/null &
+  ) >"$VAR/logs/mariadb.log" 2>&1 </dev/null &
   note_process "$DB_PID" $!
   for _ in $(seq 1 300); do
     if database_answers || close_old_doors; then
-      echo "$DB_PORT" | write_file "$VAR/run/db.port"
       return 0
     fi
     alive "$DB_PID" || break

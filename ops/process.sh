@@ -3,6 +3,15 @@
 # When a process began, in ticks since the machine did; empty when there is none.
 began() { sed -n 's/^.*) //p' "/proc/$1/stat" 2>/dev/null | cut -d' ' -f20; }
 
+# A server holds nothing of whoever started it: neither the lock nor a pipe that somebody waits on.
+let_go_of_files() {
+  local fd
+  for fd in /proc/"$BASHPID"/fd/*; do
+    fd="${fd##*/}"
+    ((fd < 3)) || eval "exec $fd>&-" 2>/dev/null || true
+  done
+}
+
 # $1: the file, $2: the process id. Kept with what tells it from a later process of the same number.
 note_process() { printf '%s %s %s\n' "$2" "$(began "$2")" "$(cat /proc/sys/kernel/random/boot_id)" | write_file "$1"; }
 

@@ -1,6 +1,7 @@
 # Static checks and every test, with databases and a web server of their own on the project's MariaDB.
 
 TEST_SECURE_PORT="${SPARROW_TEST_SECURE_PORT:-8062}"
+FUZZ_PORT="${SPARROW_FUZZ_PORT:-8064}"
 API_TYPES=resources/js/shared/api/openapi.ts
 
 test_core() { "${AS[@]}" php vendor/bin/phpunit --testsuite core; }
@@ -8,6 +9,15 @@ test_core() { "${AS[@]}" php vendor/bin/phpunit --testsuite core; }
 test_feature() {
   artisan config:clear >/dev/null
   DB_PORT="$DB_PORT" DB_PASSWORD="$(db_password)" artisan test --parallel --processes=2 --testsuite=feature
+}
+
+# Starts, kills and looks in from outside, in a checkout of its own: as whoever runs this, since only root can become others.
+test_ops() { php vendor/bin/phpunit --testsuite ops --exclude-group slow --do-not-cache-result; }
+
+# What takes long, before anything is called done.
+test_slow() {
+  php vendor/bin/phpunit --testsuite ops --group slow --do-not-cache-result
+  test_fuzz 10000
 }
 
 test_static() {
@@ -55,9 +65,9 @@ test_browser() {
 run_tests() {
   local part failed=() parts=("$1")
   case "$1" in
-    all) parts=(core static feature browser) ;;
-    core | feature | browser | static) ;;
-    *) die "\"$1\" is not a part: core, feature, browser or static." ;;
+    all) parts=(core static feature ops fuzz browser) ;;
+    core | feature | browser | static | ops | fuzz | slow) ;;
+    *) die "\"$1\" is not a part: core, static, feature, ops, fuzz, browser or slow." ;;
   esac
   prepare_var
   take_lock
@@ -119,4 +129,26 @@ run_shots() {
   SPARROW_URL="http://127.0.0.1:$TEST_PORT" npx playwright test --config tests/e2e/shots.config.ts || die "the pictures could not be taken."
   stop_web browser
   say "docs/screenshots/ is up to date."
+}
+
+# Wrong requests to a server that is there for nothing else. $1: how many
+run_fuzz() {
+  [[ "$1" =~ ^[0-9]{1,6}$ ]] || die "\"$1\" is not a number of requests."
+  prepare_var
+  take_lock
+  install_all
+  start_database
+  test_fuzz "$1"
+}
+
+test_fuzz() {
+  make_demo_database fuzz
+  stop_web fuzz
+  start_web fuzz "$FUZZ_PORT" fuzz
+  local result=0
+  node tests/fuzz/fuzz.mjs "http://127.0.0.1:$FUZZ_PORT" "${1:-1000}" "${SPARROW_FUZZ_SEED:-20261127}" || result=$?
+  # A worker that passes 128 MB answers 500 and is counted above; this is what they came to.
+  ps -o rss= --ppid "$(living "$VAR/web-fuzz/fpm.pid")" | sort -n | tail -1 | awk '{ printf "  largest worker %d MB\n", $1 / 1024 }'
+  stop_web fuzz
+  return "$result"
 }

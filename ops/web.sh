@@ -27,9 +27,10 @@ start_web() {
     say "nginx or php-fpm is missing: PHP's own server takes over."
     (
       cd "$dir"
+      let_go_of_files
       APP_ENV="$environment" PHP_CLI_SERVER_WORKERS=4 exec setsid "${AS[@]}" php -S "127.0.0.1:$port" -t "$ROOT/public" \
         "$ROOT/vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php"
-    ) >"$VAR/logs/web-$name.log" 2>&1 9>&- </dev/null &
+    ) >"$VAR/logs/web-$name.log" 2>&1 </dev/null &
     note_process "$dir/nginx.pid" $!
     cp "$dir/nginx.pid" "$dir/fpm.pid"
   fi
@@ -78,10 +79,11 @@ start_fpm() {
   hand_over "$dir/fpm.conf"
   (
     cd "$dir"
+    let_go_of_files
     exec setsid "${AS[@]}" php-fpm8.2 $([ "$SERVICE" != root ] || echo -R) -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 \
       -d opcache.max_accelerated_files=20000 -d opcache.preload="$ROOT/ops/preload.php" -d opcache.preload_user="$SERVICE" \
       -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0
-  ) >>"$VAR/logs/fpm-$3-said.log" 2>&1 9>&- </dev/null &
+  ) >>"$VAR/logs/fpm-$3-said.log" 2>&1 </dev/null &
   note_process "$dir/fpm.pid" $!
 }
 
@@ -159,7 +161,7 @@ $more
 }
 CONF
   hand_over "$dir/nginx.conf"
-  (cd "$dir" && exec setsid "${AS[@]}" nginx -e "$log" -c "$dir/nginx.conf" -p "$dir") >>"$VAR/logs/nginx-$3-said.log" 2>&1 9>&- </dev/null &
+  (cd "$dir" && let_go_of_files && exec setsid "${AS[@]}" nginx -e "$log" -c "$dir/nginx.conf" -p "$dir") >>"$VAR/logs/nginx-$3-said.log" 2>&1 </dev/null &
   note_process "$dir/nginx.pid" $!
 }
 

@@ -18,6 +18,11 @@ use Illuminate\Testing\TestResponse;
 /** Staff come by link and leave by the lead's hand. */
 final class PeopleTest extends FeatureTestCase
 {
+    public function test_an_invitation_of_wrong_types_is_refused_at_its_fields(): void
+    {
+        $this->actingAs($this->lead)->postJson('/api/v1/club/invitations', ['email' => [[]], 'role' => [1e308], 'squadId' => ['a' => 1]])->assertStatus(422)->assertJsonPath('fields.*.path', ['email', 'role', 'squadId']);
+    }
+
     public function test_an_invitation_becomes_a_place_on_the_staff(): void
     {
         $made = $this->invite(['email' => 'Ines@Quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->assertCreated()->assertJsonPath('mailed', false)->json();

@@ -41,6 +41,15 @@ final class RunTest extends FeatureTestCase
         $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertStatus(422)->assertJsonPath('code', 'plan.nobody');
     }
 
+    public function test_times_of_any_other_type_are_refused_at_their_field(): void
+    {
+        $sessionId = $this->keptSession();
+        foreach ([[[]], ['a' => 1], 7, true, -1e308, 'soon', null] as $wrong) {
+            $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => $wrong, 'finishedAt' => '2026-03-12T18:00:00Z'])->assertStatus(422)->assertJsonPath('fields.0.path', 'startedAt');
+        }
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T18:00:00Z', 'finishedAt' => [[]], 'parts' => 'x'])->assertStatus(422)->assertJsonPath('fields.0.path', 'finishedAt');
+    }
+
     public function test_closing_twice_keeps_the_first_times(): void
     {
         $sessionId = $this->keptSession();

@@ -17,6 +17,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
 
 #[Shape('PartTime', ['segmentId' => 'string', 'part' => "'set-up'|'explain'|'change'", 'plannedSeconds' => 'number', 'actualSeconds' => 'number'])]
 #[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]'])]
@@ -35,8 +36,8 @@ class RunController extends Controller
     {
         Gate::authorize('run', $session->squad);
         $request->validate([
-            'startedAt' => ['required', 'string', new Instant],
-            'finishedAt' => ['nullable', 'string', new Instant, 'after_or_equal:startedAt'],
+            'startedAt' => ['bail', 'required', 'string', new Instant],
+            'finishedAt' => ['bail', 'nullable', 'string', new Instant],
             'parts' => ['array', 'max:400'],
             'parts.*.segmentId' => ['required', 'string', 'max:60'],
             'parts.*.part' => ['required', 'in:set-up,explain,change'],
@@ -45,8 +46,12 @@ class RunController extends Controller
         ]);
         /** @var list<array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}> $parts */
         $parts = array_values($request->array('parts'));
+        $startedAt = CarbonImmutable::parse($request->string('startedAt')->toString());
         $finishedAt = $request->filled('finishedAt') ? CarbonImmutable::parse($request->string('finishedAt')->toString()) : null;
-        $session = $close->run($session, CarbonImmutable::parse($request->string('startedAt')->toString()), $finishedAt, $parts, $this->user($request));
+        if ($finishedAt?->lessThan($startedAt) === true) {
+            throw ValidationException::withMessages(['finishedAt' => 'A session ends after it has begun.']);
+        }
+        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request));
 
         return new JsonResponse(SessionResource::summary($session, $this->day($request)));
     }

@@ -28,7 +28,7 @@ class BuildRequest extends PlanRequest
         return [
             'slotMinutes' => ['required', 'integer', 'min:-1000', 'max:10000'],
             'blocks' => ['array', 'max:0'],
-            'startsAt' => ['nullable', 'string', new LocalStart],
+            'startsAt' => ['bail', 'nullable', 'string', new LocalStart],
             'theme' => ['nullable', Rule::enum(Family::class)],
             'wish' => [Rule::enum(Wish::class)],
             'locks' => ['array', 'max:20', new RowsOf(['drill' => 'string?', 'family' => 'string?'])],

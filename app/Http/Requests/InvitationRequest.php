@@ -39,7 +39,11 @@ class InvitationRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            if ($validator->errors()->isEmpty() && $this->role() !== Role::Lead && $this->squad() === null) {
+            // What is no address and no role is not looked up.
+            if ($validator->errors()->isNotEmpty()) {
+                return;
+            }
+            if ($this->role() !== Role::Lead && $this->squad() === null) {
                 $validator->errors()->add('squadId', 'Choose one of the club\'s squads.');
             }
             $owner = User::query()->where('email', $this->email())->first();

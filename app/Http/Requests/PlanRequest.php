@@ -103,10 +103,10 @@ class PlanRequest extends FormRequest
     /** @return array<string, list<mixed>> */
     private function headerRules(): array
     {
-        return $this->is('*/preview') ? ['startsAt' => ['nullable', 'string', new LocalStart]] : [
+        return $this->is('*/preview') ? ['startsAt' => ['bail', 'nullable', 'string', new LocalStart]] : [
             'title' => ['required', 'string', 'max:120'],
             'place' => ['nullable', 'string', 'max:120'],
-            'startsAt' => ['required', 'string', new LocalStart],
+            'startsAt' => ['bail', 'required', 'string', new LocalStart],
             'clientUuid' => ['nullable', 'string', 'uuid'],
         ];
     }

@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { WaitingPage } from '../features/waiting/WaitingPage';
 import { Broken } from './Broken';
 import { Shell } from './Shell';
 
@@ -29,7 +30,8 @@ export const router = createBrowserRouter([
       { path: 'book/drills/:slug', lazy: async () => ({ Component: (await import('../features/book/DrillPage')).DrillPage }) },
       { path: 'book/:slug', lazy: async () => ({ Component: (await import('../features/book/MovePage')).MovePage }) },
       { path: 'settings', lazy: async () => ({ Component: (await import('../features/settings/SettingsPage')).SettingsPage }) },
-      { path: 'waiting', lazy: async () => ({ Component: (await import('../features/waiting/WaitingPage')).WaitingPage }) },
+      // Loaded with the frame: it is wanted where nothing more can be fetched.
+      { path: 'waiting', Component: WaitingPage },
       { path: 'plan', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextPlan }) },
       { path: 'run', lazy: async () => ({ Component: (await import('../features/today/NextSession')).NextRun }) },
       { path: '*', lazy: async () => ({ Component: (await import('./NotFound')).NotFound }) },
