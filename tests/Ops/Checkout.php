@@ -128,6 +128,8 @@ final class Checkout
     public static function until(callable $isSo, float $seconds, float $every = 0.02): bool
     {
         for ($end = microtime(true) + $seconds; microtime(true) < $end;) {
+            // What PHP remembers of a file may be gone by now.
+            clearstatcache();
             if ($isSo()) {
                 return true;
             }

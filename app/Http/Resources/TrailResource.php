@@ -52,7 +52,7 @@ final class TrailResource
 
         return [
             'at' => $entry->at_utc->toIso8601ZuluString(),
-            'by' => $entry->user->name ?? 'somebody no longer on the staff',
+            'by' => $entry->user->name ?? ($entry->user_id === null ? 'somebody' : 'somebody no longer on the staff'),
             'what' => $entry->action === 'note.changed' || $changes === [] ? $what : "{$what}: ".implode(', ', $changes),
         ];
     }

@@ -17,7 +17,7 @@ interface DeleteSessionProps {
 export function DeleteSession(props: DeleteSessionProps) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <p>
+    <p className="side">
       <button type="button" className="link" onClick={() => setOpen(true)}>
         Delete this session
       </button>

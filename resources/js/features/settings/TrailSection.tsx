@@ -19,10 +19,10 @@ export function TrailSection() {
       {trail.isSuccess && entries.length === 0 && <p>Nothing has been done yet.</p>}
       <ul className="rows" aria-label="Trail">
         {entries.map((entry, place) => (
-          <li key={`${entry.at} ${place}`} className="tight">
+          <li key={`${entry.at} ${place}`} className="spread">
             <span>
               <strong>{entry.about}</strong>
-              {entry.squad && `, ${entry.squad}`}: {entry.by} {entry.what}
+              {entry.squad && entry.squad !== entry.about && `, ${entry.squad}`}: {entry.by} {entry.what}
             </span>
             <span className="quiet">{localTime(entry.at)}</span>
           </li>
