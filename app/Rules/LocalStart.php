@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
+use App\Support\DeviceInstant;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 
@@ -15,7 +16,7 @@ final class LocalStart implements ValidationRule
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         $isStart = is_string($value) && preg_match(self::SHAPE, $value, $parts) === 1
-            && checkdate((int) $parts[2], (int) $parts[3], (int) $parts[1]) && Instant::isYear((int) $parts[1]);
+            && DeviceInstant::isDay((int) $parts[1], (int) $parts[2], (int) $parts[3]);
         if (! $isStart) {
             $fail('Enter a day and a time, in a year from 2000 to 2099.');
         }

@@ -6,9 +6,9 @@ namespace App\Actions\People;
 
 use App\Models\Invitation;
 use App\Models\User;
-use App\Rules\Password;
 use App\Support\AuditTrail;
 use App\Support\ClubContext;
+use App\Support\PasswordText;
 use App\Support\Role;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
@@ -39,7 +39,7 @@ final class AcceptInvitation
             $invitation = $this->find($token);
             Invitation::query()->whereKey($invitation->id)->lockForUpdate()->tap(Invitation::open(...))->firstOrFail();
             $user = User::query()->where('email', $invitation->email)->first();
-            if ($user !== null && ($user->club_id !== $invitation->club_id || ! Password::canBeHashed($password) || ! Hash::check($password, $user->password))) {
+            if ($user !== null && ($user->club_id !== $invitation->club_id || ! PasswordText::canBeHashed($password) || ! Hash::check($password, $user->password))) {
                 throw ValidationException::withMessages(['password' => 'This address has an account already. Enter its password to take the place.']);
             }
             $user ??= User::query()->create(['club_id' => $invitation->club_id, 'name' => $name, 'email' => $invitation->email, 'password' => $password]);

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\People;
 
 use App\Models\User;
-use App\Rules\Password;
 use App\Support\AuditTrail;
 use App\Support\ClubContext;
+use App\Support\PasswordText;
 use App\Support\SignInDesk;
-use App\Support\SignInTries;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
@@ -22,27 +20,21 @@ final class SetPassword
 
     public const WRONG = 'This is not your password of today.';
 
-    public function __construct(
-        private readonly SignInDesk $desk,
-        private readonly SignInTries $tries,
-        private readonly AuditTrail $trail,
-        private readonly ClubContext $context,
-    ) {
+    public function __construct(private readonly SignInDesk $desk, private readonly AuditTrail $trail, private readonly ClubContext $context)
+    {
     }
 
     /**
-     * By somebody who is signed in: a borrowed device must not be enough, and guessing there is counted as at the door.
+     * By somebody who is signed in: a borrowed device must not be enough.
      *
      * @throws ValidationException If the password of today is another.
      */
-    public function change(User $user, string $current, string $password, Request $request): void
+    public function change(User $user, string $current, string $password, ?int $keepSignInId): void
     {
-        $this->tries->refuseTooMany($user->email, $request);
-        if (! Password::canBeHashed($current) || ! Hash::check($current, $user->password)) {
-            $this->tries->failed($user->email, $request);
+        if (! PasswordText::canBeHashed($current) || ! Hash::check($current, $user->password)) {
             throw ValidationException::withMessages(['currentPassword' => self::WRONG]);
         }
-        $this->set($user, $password, SignInDesk::currentId($request));
+        $this->set($user, $password, $keepSignInId);
     }
 
     public function set(User $user, string $password, ?int $keepSignInId = null): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
-use App\Rules\Instant;
+use App\Support\DeviceInstant;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Record\MarkKind;
@@ -76,7 +76,7 @@ final class MarkFields
     public static function recordedAt(mixed $text): CarbonImmutable
     {
         $now = CarbonImmutable::now('UTC');
-        $instant = is_string($text) ? Instant::tryFrom($text) : null;
+        $instant = is_string($text) ? DeviceInstant::tryFrom($text) : null;
         if ($instant === null) {
             return $now;
         }

@@ -11,8 +11,8 @@ use App\Models\User;
 use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
-use App\Rules\Password;
 use App\Support\ClubContext;
+use App\Support\PasswordText;
 use App\Support\SignInDesk;
 use App\Support\SignInTries;
 use Illuminate\Http\JsonResponse;
@@ -58,7 +58,7 @@ class SignInController extends Controller
         $tries->refuseTooMany($email, $request);
         $user = User::query()->where('email', $email)->first();
         // Checked against something even for an unknown address, so that the time taken tells nobody which exist.
-        $isRight = Hash::check(Password::canBeHashed($password) ? $password : '', $user->password ?? self::NOBODY);
+        $isRight = Hash::check(PasswordText::canBeHashed($password) ? $password : '', $user->password ?? self::NOBODY);
         if (! $isRight || $user === null) {
             $tries->failed($email, $request);
             throw ValidationException::withMessages(['password' => 'E-mail and password do not go together. Try again.']);
