@@ -6,7 +6,7 @@ namespace App\Models;
 
 use App\Support\ClubContext;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

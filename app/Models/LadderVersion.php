@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use FleetSparrow\Core\Drill\Ladder;
+use FleetSparrow\Core\Ladder\Ladder;
 use Illuminate\Database\Eloquent\Model;
 
 /**

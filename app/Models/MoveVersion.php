@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use FleetSparrow\Core\Drill\Move;
+use FleetSparrow\Core\Move\Move;
 use Illuminate\Database\Eloquent\Model;
 
 /**

@@ -6,8 +6,8 @@ namespace App\Queries;
 
 use App\Models\DrillVersion;
 use App\Models\Squad;
+use FleetSparrow\Core\Book\DrillIndex;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillIndex;
 use FleetSparrow\Core\Drill\Family;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;

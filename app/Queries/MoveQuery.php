@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\MoveVersion;
-use FleetSparrow\Core\Drill\BookSearch;
+use FleetSparrow\Core\Book\BookSearch;
 use FleetSparrow\Core\Drill\Family;
-use FleetSparrow\Core\Drill\Move;
-use FleetSparrow\Core\Drill\MoveDictionary;
+use FleetSparrow\Core\Move\Move;
+use FleetSparrow\Core\Move\MoveDictionary;
 
 /** The move dictionary as it stands. */
 final class MoveQuery

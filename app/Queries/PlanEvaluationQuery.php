@@ -8,11 +8,11 @@ use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Support\DrillShelf;
 use App\Support\PlanDraft;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\CalendarDate;
 

@@ -7,7 +7,7 @@ namespace App\Queries;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
-use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Support\Collection;
 

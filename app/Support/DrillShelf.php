@@ -7,7 +7,7 @@ namespace App\Support;
 use App\Models\DrillVersion;
 use App\Models\Squad;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Support\Facades\Cache;
 use stdClass;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use FleetSparrow\Core\Plan\ClockRules;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\StrongFoot;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests;
 
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 
 /** Small drills for tests, apart from the book, so that mending the book breaks no expected number. */
 final class Drills

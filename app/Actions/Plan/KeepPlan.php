@@ -17,7 +17,7 @@ use App\Support\SquadHistory;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\BlockKind;
-use FleetSparrow\Core\Plan\Warning;
+use FleetSparrow\Core\Shared\Warning;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Exchange\Export;
 
-use FleetSparrow\Core\Plan\BlockEvaluation;
-use FleetSparrow\Core\Plan\Cut;
-use FleetSparrow\Core\Plan\Duty;
-use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Plan\PlayerTime;
-use FleetSparrow\Core\Plan\Segment;
-use FleetSparrow\Core\Plan\Station;
-use FleetSparrow\Core\Plan\Warning;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange\Import;
 
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use Illuminate\Validation\ValidationException;
 

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Exchange\Import;
 
-use FleetSparrow\Core\Drill\BookFields;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
-use FleetSparrow\Core\Drill\FaultList;
+use FleetSparrow\Core\Drill\Reading\BookFields;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\FaultList;
 use FleetSparrow\Core\Exception\InvalidDrill;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange\Import;
 
-use FleetSparrow\Core\Drill\BookFields;
-use FleetSparrow\Core\Drill\FaultList;
+use FleetSparrow\Core\Drill\Reading\BookFields;
+use FleetSparrow\Core\Drill\Reading\FaultList;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use Illuminate\Validation\ValidationException;
 use JsonException;

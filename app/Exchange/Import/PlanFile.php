@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Exchange\Import;
 
 use FleetSparrow\Core\Dose\Tempo;
-use FleetSparrow\Core\Drill\BookFields;
-use FleetSparrow\Core\Drill\FaultList;
+use FleetSparrow\Core\Drill\Reading\BookFields;
+use FleetSparrow\Core\Drill\Reading\FaultList;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use Illuminate\Validation\ValidationException;
 
 /** Reads a `fleet-sparrow/plan` file and works it out, without a database. Taken whole or refused whole, every fault by its path. */

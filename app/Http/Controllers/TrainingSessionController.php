@@ -17,7 +17,7 @@ use App\OpenApi\Put;
 use App\OpenApi\Shape;
 use App\Queries\PlanEvaluationQuery;
 use FleetSparrow\Core\Exception\InvalidPlan;
-use FleetSparrow\Core\Plan\Warning;
+use FleetSparrow\Core\Shared\Warning;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Squad;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Shared\AgeGroup;
 use Illuminate\Auth\Access\Response;

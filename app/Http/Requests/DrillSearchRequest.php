@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Squad;
-use FleetSparrow\Core\Drill\DrillFilter;
+use FleetSparrow\Core\Book\DrillFilter;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Shared\AgeGroup;

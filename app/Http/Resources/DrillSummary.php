@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\OwnDrill;
 use App\OpenApi\Shape;
-use FleetSparrow\Core\Drill\DrillFacts;
+use FleetSparrow\Core\Book\DrillFacts;
 use FleetSparrow\Core\Shared\Foot;
 
 /** A drill in the list that a search brings. */

@@ -7,10 +7,10 @@ namespace App\Http\Resources;
 use App\Models\Squad;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\LayoutParameters;
-use FleetSparrow\Core\Plan\PlanEvaluation;
 
 /** What a drill in hand comes to. */
 #[Shape('TrialFault', ['path' => 'string', 'message' => 'string'])]

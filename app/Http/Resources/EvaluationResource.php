@@ -6,8 +6,8 @@ namespace App\Http\Resources;
 
 use App\Exchange\Export\EvaluationJson;
 use App\OpenApi\Shape;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\Segment;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Timeline\Segment;
 
 /** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
 #[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]

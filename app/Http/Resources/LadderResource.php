@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\OpenApi\Shape;
-use FleetSparrow\Core\Drill\Axis;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\Ladder;
-use FleetSparrow\Core\Drill\Move;
-use FleetSparrow\Core\Drill\MoveDictionary;
-use FleetSparrow\Core\Drill\Rung;
+use FleetSparrow\Core\Ladder\Axis;
+use FleetSparrow\Core\Ladder\Ladder;
+use FleetSparrow\Core\Ladder\Rung;
+use FleetSparrow\Core\Move\Move;
+use FleetSparrow\Core\Move\MoveDictionary;
 use FleetSparrow\Core\Progress\LadderPlace;
 use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Shared\Foot;

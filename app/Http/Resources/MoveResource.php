@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\OpenApi\Shape;
-use FleetSparrow\Core\Drill\Move;
-use FleetSparrow\Core\Drill\MoveDictionary;
+use FleetSparrow\Core\Move\Move;
+use FleetSparrow\Core\Move\MoveDictionary;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Touch\Step;
 use FleetSparrow\Core\Touch\StepStrip;

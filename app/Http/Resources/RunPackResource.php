@@ -10,10 +10,10 @@ use App\Models\SessionBlock;
 use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Support\ClubDay;
-use FleetSparrow\Core\Plan\Segment;
-use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
 #[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Builder;
 
+use FleetSparrow\Core\Clock\ClockRules;
+use FleetSparrow\Core\Clock\FinishTime;
+use FleetSparrow\Core\Clock\SetUp;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Plan\ClockRules;
-use FleetSparrow\Core\Plan\FinishTime;
-use FleetSparrow\Core\Plan\SetUp;
 use FleetSparrow\Core\Shared\DurationEstimate;
 
 /** What a choice of drills in their order is worth, and how long it takes: the written objective, see `Weights`. */

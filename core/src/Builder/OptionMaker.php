@@ -8,15 +8,15 @@ use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Evaluation\BlockEvaluator;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\BlockEvaluation;
-use FleetSparrow\Core\Plan\BlockEvaluator;
-use FleetSparrow\Core\Plan\GroupDraw;
-use FleetSparrow\Core\Plan\PlayerTime;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Touch\FootMark;
 
 /** Works out what each drill would be worth in each part of the session: one look at every drill, whatever is combined later. */

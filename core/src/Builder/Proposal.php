@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Builder;
 
-use FleetSparrow\Core\Plan\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
 
 /** A whole session to take or leave. */
 final readonly class Proposal

@@ -6,10 +6,10 @@ namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Touch\FootMark;
 
 /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
-use FleetSparrow\Core\Dose\CircuitItem;
 use FleetSparrow\Core\Touch\Script;
 
 /** How a drill's script is put together: one piece, named parts, links that add up, or items in a row. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
-use FleetSparrow\Core\Dose\CircuitDose;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\Pace;

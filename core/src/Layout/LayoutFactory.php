@@ -6,6 +6,27 @@ namespace FleetSparrow\Core\Layout;
 
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Exception\InvalidValue;
+use FleetSparrow\Core\Layout\Kind\Box;
+use FleetSparrow\Core\Layout\Kind\Corridor;
+use FleetSparrow\Core\Layout\Kind\FacingLines;
+use FleetSparrow\Core\Layout\Kind\FigureOfEight;
+use FleetSparrow\Core\Layout\Kind\Gates;
+use FleetSparrow\Core\Layout\Kind\Lane;
+use FleetSparrow\Core\Layout\Kind\MarkerDefender;
+use FleetSparrow\Core\Layout\Kind\MarkerLine;
+use FleetSparrow\Core\Layout\Kind\NumberedTargets;
+use FleetSparrow\Core\Layout\Kind\Pair;
+use FleetSparrow\Core\Layout\Kind\PassingBoards;
+use FleetSparrow\Core\Layout\Kind\PassingRectangle;
+use FleetSparrow\Core\Layout\Kind\PatternToGoal;
+use FleetSparrow\Core\Layout\Kind\ReactionSquare;
+use FleetSparrow\Core\Layout\Kind\ReferenceMarker;
+use FleetSparrow\Core\Layout\Kind\Scatter;
+use FleetSparrow\Core\Layout\Kind\ShootingLine;
+use FleetSparrow\Core\Layout\Kind\SmallField;
+use FleetSparrow\Core\Layout\Kind\WallLane;
+use FleetSparrow\Core\Layout\Kind\WallTurn;
+use FleetSparrow\Core\Layout\Kind\Zigzag;
 
 /** Builds a layout from the fields of a drill file. A new layout is one class and one arm here. */
 final class LayoutFactory

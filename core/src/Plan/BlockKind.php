@@ -11,14 +11,4 @@ enum BlockKind: string
     case Water = 'water';
     case Talk = 'talk';
     case Game = 'game';
-
-    /** The stretch that a block of minutes is. */
-    public function segment(): SegmentKind
-    {
-        return match ($this) {
-            self::Water => SegmentKind::Water,
-            self::Game => SegmentKind::Game,
-            default => SegmentKind::Talk,
-        };
-    }
 }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\Weather;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Exception\InvalidPlan;
 
 /** Everything beside the running order that an evaluation needs. */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Drill;
 
-use FleetSparrow\Core\Drill\BookSearch;
+use FleetSparrow\Core\Book\BookSearch;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
 use FleetSparrow\Core\Drill\Family;
-use FleetSparrow\Core\Drill\Ladder;
-use FleetSparrow\Core\Drill\Rung;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Ladder\Ladder;
+use FleetSparrow\Core\Ladder\Rung;
 use FleetSparrow\Core\Layout\LayoutFactory;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Tests\Drills;

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Drill;
 
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Plan\Segment;
-use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\FootMark;
 use PHPUnit\Framework\TestCase;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Drill;
 
-use FleetSparrow\Core\Drill\DrillFactory;
 use FleetSparrow\Core\Drill\DrillWords;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Tests\Drills;
 use PHPUnit\Framework\TestCase;
 

@@ -6,11 +6,11 @@ namespace FleetSparrow\Core\Tests\Layout;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use FleetSparrow\Core\Layout\MarkerLine;
+use FleetSparrow\Core\Layout\Kind\MarkerLine;
+use FleetSparrow\Core\Layout\Kind\ReactionSquare;
+use FleetSparrow\Core\Layout\Kind\Zigzag;
 use FleetSparrow\Core\Layout\PathStitch;
 use FleetSparrow\Core\Layout\PathStitches;
-use FleetSparrow\Core\Layout\ReactionSquare;
-use FleetSparrow\Core\Layout\Zigzag;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Touch\Script;

@@ -6,12 +6,12 @@ namespace FleetSparrow\Core\Tests\Layout;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use FleetSparrow\Core\Layout\Box;
 use FleetSparrow\Core\Layout\Fit;
+use FleetSparrow\Core\Layout\Kind\Box;
+use FleetSparrow\Core\Layout\Kind\Scatter;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Point;
 use FleetSparrow\Core\Layout\Reset;
-use FleetSparrow\Core\Layout\Scatter;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use PHPUnit\Framework\Attributes\DataProvider;

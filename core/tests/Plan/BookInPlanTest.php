@@ -6,20 +6,20 @@ namespace FleetSparrow\Core\Tests\Plan;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\BlockEvaluation;
-use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluation;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Plan\Segment;
-use FleetSparrow\Core\Plan\SegmentKind;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\Tally;
 use PHPUnit\Framework\TestCase;
 

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Plan;
 
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\Tempo;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
-use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drill\BookTest;

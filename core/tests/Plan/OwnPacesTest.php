@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Plan;
 
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
@@ -11,12 +12,11 @@ use FleetSparrow\Core\Dose\RaceDose;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\ClockRules;
 use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanContext;
-use FleetSparrow\Core\Plan\PlanEvaluator;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;

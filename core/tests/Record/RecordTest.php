@@ -8,7 +8,7 @@ use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidRecord;
 use FleetSparrow\Core\Record\BestCheck;
 use FleetSparrow\Core\Record\Better;

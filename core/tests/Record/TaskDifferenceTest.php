@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Record;
 
-use FleetSparrow\Core\Drill\DrillFactory;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Record\RecordLineKey;
 use FleetSparrow\Core\Record\TaskDifference;
 use FleetSparrow\Core\Shared\LengthUnit;

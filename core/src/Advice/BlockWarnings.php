@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Advice;
+
+use FleetSparrow\Core\Caution\HeadersPlanned;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Organisation\Stationing;
+use FleetSparrow\Core\Plan\Area;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Rotation\PassingQueue;
+use FleetSparrow\Core\Shared\Cure;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Touch\Surface;
+
+/** What a coach should know of a block before the whistle: with its cheapest cure. */
+final class BlockWarnings
+{
+    /** Longer than this at a stretch is too long to stand (default). */
+    private const LONGEST_WAIT_SECONDS = 60.0;
+
+    /**
+     * @param  list<float>  $turnMeans  seconds of each turn of work
+     * @param  array<array-key, PassingQueue>  $queues
+     * @return list<Warning>
+     */
+    public static function of(Block $block, Drill $drill, BlockEvaluation $evaluation, Stationing $stationing, array $turnMeans, array $queues, PlanContext $context): array
+    {
+        $fit = $context->area?->stations($drill->layout->footprint());
+
+        return [
+            ...self::heading($evaluation, $context),
+            ...self::nobodyWorks($stationing),
+            ...self::served($drill, $stationing, $context),
+            ...self::queue($queues, $stationing),
+            ...self::waiting($evaluation->longestWaitSeconds(), $turnMeans[0] ?? 0.0, $stationing, $drill, $fit, $context),
+            ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
+            ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
+        ];
+    }
+
+    /** @return list<Warning> */
+    private static function heading(BlockEvaluation $evaluation, PlanContext $context): array
+    {
+        if ($context->heading === null) {
+            return [];
+        }
+        $worst = null;
+        $headers = [];
+        foreach ($evaluation->touches as $player => $tally) {
+            // Players who work alike share one tally, which is then read once.
+            $headers[spl_object_id($tally)] ??= $tally->contactsWith(Surface::Head);
+            $worst ??= HeadersPlanned::sentence($headers[spl_object_id($tally)], $context->heading, $context->past->headers[$player] ?? []);
+        }
+
+        return $worst === null ? [] : [new Warning($worst, Cure::takeOut(), 'heading', $context->heading->headers !== null)];
+    }
+
+    /** @return list<Warning> */
+    private static function nobodyWorks(Stationing $stationing): array
+    {
+        return $stationing->groups === [] ? [new Warning('Nobody who is here may work in this today.', Cure::takeOut(), 'nobody')] : [];
+    }
+
+    /** @return list<Warning> */
+    private static function served(Drill $drill, Stationing $stationing, PlanContext $context): array
+    {
+        if ($stationing->unserved !== null) {
+            return [new Warning('Somebody is alone here and has nobody to pass or serve.', $context->helpers === 0 ? Cure::helper() : null, 'server')];
+        }
+        $adults = 1 + $context->helpers;
+
+        return $drill->organisation->coachServes && $stationing->inUse() > $adults
+            ? [new Warning(sprintf('%d stations need a grown-up each to serve, and there %s.', $stationing->inUse(), $adults === 1 ? 'is one' : "are {$adults}"), Cure::stations($adults), 'server')]
+            : [];
+    }
+
+    /**
+     * @param  array<array-key, PassingQueue>  $queues
+     * @return list<Warning>
+     */
+    private static function queue(array $queues, Stationing $stationing): array
+    {
+        $short = null;
+        foreach ($queues as $queue) {
+            $short = $queue->players < $queue->playersNeeded() && ($short === null || $queue->players < $short->players) ? $queue : $short;
+        }
+        if ($short === null) {
+            return [];
+        }
+
+        return [new Warning(
+            sprintf('%d players for %d positions and %d %s: a ball finds nobody, or a player meets their own pass. It needs %d.', $short->players, $short->positions, $short->balls, $short->balls === 1 ? 'ball' : 'balls', $short->playersNeeded()),
+            $stationing->inUse() > 1 ? Cure::stations($stationing->inUse() - 1) : null,
+            'queue',
+        )];
+    }
+
+    /** @return list<Warning> */
+    private static function waiting(float $waitSeconds, float $turnSeconds, Stationing $stationing, Drill $drill, ?int $fit, PlanContext $context): array
+    {
+        if ($turnSeconds <= 0.0 || $waitSeconds <= self::LONGEST_WAIT_SECONDS && $waitSeconds <= $turnSeconds) {
+            return [];
+        }
+        $sentence = sprintf('Somebody waits %s and works %s.', self::clock($waitSeconds), self::clock($turnSeconds));
+        $stations = $stationing->stations;
+        if ($drill->organisation->coachServes) {
+            return [new Warning("{$sentence} One more grown-up could serve another station.", Cure::helper(), 'wait')];
+        }
+        if ($stationing->hasThree()) {
+            return [new Warning("{$sentence} There is one three.", $context->helpers === 0 ? Cure::helper() : null, 'wait')];
+        }
+
+        return $fit !== null && $stations >= $fit
+            ? [new Warning("{$sentence} There is no room for another station: work shorter, or in two groups.", null, 'wait')]
+            : [new Warning($sentence, Cure::stations($stations + 1), 'wait')];
+    }
+
+    /** @return list<Warning> */
+    private static function shortOfKit(Drill $drill, Kit $needed, KitOwned $owned): array
+    {
+        $short = $owned->shortages($needed);
+        $enough = $short === [] ? 0 : $owned->stations(Kit::of($drill->layout, 1)) ?? 0;
+
+        return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'), $short);
+    }
+
+    /** @return list<Warning> */
+    private static function shortOfRoom(int $stations, ?int $fit, ?Area $area): array
+    {
+        return match (true) {
+            $area === null, $fit === null, $stations <= $fit => [],
+            $fit === 0 => [new Warning(sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words()), null, 'room')],
+            default => [new Warning(sprintf('Of %d stations only %d are sure to fit into %s.', $stations, $fit, $area->words()), Cure::stations($fit), 'room')],
+        };
+    }
+
+    private static function clock(float $seconds): string
+    {
+        $whole = (int) round($seconds);
+
+        return sprintf('%d:%02d', intdiv($whole, 60), $whole % 60);
+    }
+}

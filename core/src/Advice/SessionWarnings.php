@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Advice;
+
+use FleetSparrow\Core\Caution\LoadJump;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Purpose;
+use FleetSparrow\Core\Touch\Tally;
+
+/** What a coach should know of the session as a whole. */
+final class SessionWarnings
+{
+    /** Shots with the weaker leg in one session above which its technique, not its power, is trained (default). */
+    private const WEAKER_STRIKES = 30.0;
+
+    /**
+     * @param  array<string, Tally>  $touches  player id → touches of the session
+     * @return list<Warning>
+     */
+    public static function of(array $touches, PlanContext $context): array
+    {
+        $heat = $context->weather->sentence();
+
+        return [
+            ...($heat === null ? [] : [new Warning($heat, null, 'heat', $context->weather->isTooHot())]),
+            ...self::load($touches, $context, 'touches', static fn (Tally $tally): float => $tally->contacts()),
+            ...self::load($touches, $context, 'strikes', static fn (Tally $tally): float => $tally->contactsFor(Purpose::Shot)),
+            ...self::weakerStrikes($touches, $context),
+        ];
+    }
+
+    /**
+     * @param  array<string, Tally>  $touches
+     * @param  'touches'|'strikes'  $what
+     * @param  callable(Tally): float  $amount
+     * @return list<Warning>
+     */
+    private static function load(array $touches, PlanContext $context, string $what, callable $amount): array
+    {
+        [$over, $most, $read] = [0, 0.0, []];
+        foreach ($touches as $player => $tally) {
+            $planned = $read[spl_object_id($tally)] ??= $amount($tally);
+            $before = $planned <= 0.0 ? [] : array_map(static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]], $context->past->loads[$player] ?? []);
+            $ratio = $before === [] ? null : LoadJump::ratio($planned, $before);
+            if ($ratio !== null && $ratio > LoadJump::CAUTION_OVER) {
+                $over++;
+                $most = max($most, $ratio);
+            }
+        }
+        if ($over === 0) {
+            return [];
+        }
+
+        return [new Warning(sprintf(
+            '%s this week with this session: %d %s at over %.1f times their mean of the four weeks before, %.1f at most. A debated measure: take it as a reason to ask how legs feel.',
+            ucfirst($what), $over, $over === 1 ? 'player is' : 'players are', LoadJump::CAUTION_OVER, $most,
+        ), null, 'load')];
+    }
+
+    /**
+     * @param  array<string, Tally>  $touches
+     * @return list<Warning>
+     */
+    private static function weakerStrikes(array $touches, PlanContext $context): array
+    {
+        [$most, $read] = [0.0, []];
+        foreach ($context->players as $player) {
+            $weaker = match ($player->strongFoot) {
+                StrongFoot::Right => FootMark::Left,
+                StrongFoot::Left => FootMark::Right,
+                StrongFoot::Both => null,
+            };
+            $tally = $touches[$player->id] ?? null;
+            if ($weaker !== null && $tally !== null) {
+                $most = max($most, $read["{$weaker->value} ".spl_object_id($tally)] ??= $tally->contactsOfFor($weaker, Purpose::Shot));
+            }
+        }
+
+        return $most <= self::WEAKER_STRIKES ? [] : [new Warning(
+            sprintf('%d shots with the other leg for one player. Over %d: technique, not power, and stop on pain.', (int) round($most), (int) self::WEAKER_STRIKES), null, 'weaker-striking',
+        )];
+    }
+}

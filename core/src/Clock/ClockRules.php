@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Clock;
+
+/** The judged parts of a block's clock, in seconds: this tool's own starting values, and how the coach's own times run against them. */
+final readonly class ClockRules
+{
+    public Calibration $setUp;
+
+    public Calibration $explain;
+
+    public Calibration $changeOver;
+
+    /**
+     * @param  float  $markerSeconds  to touch one marker while setting up
+     * @param  float  $explainNewSeconds  a drill the squad has not done in its last three sessions
+     * @param  float  $explainKnownSeconds  a drill it has
+     * @param  float  $changeOverSeconds  from one turn to the next
+     * @param  float  $writeSeconds  to write down one number
+     * @param  float  $partVariation  coefficient of variation of each judged part
+     * @param  float  $sharedVariation  coefficient of variation of the overrun all judged parts share
+     */
+    public function __construct(
+        public float $markerSeconds = 5.0,
+        public float $explainNewSeconds = 60.0,
+        public float $explainKnownSeconds = 20.0,
+        public float $changeOverSeconds = 15.0,
+        public float $writeSeconds = 2.0,
+        public float $partVariation = 0.25,
+        public float $sharedVariation = 0.1,
+        ?Calibration $setUp = null,
+        ?Calibration $explain = null,
+        ?Calibration $changeOver = null,
+    ) {
+        $this->setUp = $setUp ?? Calibration::none($partVariation);
+        $this->explain = $explain ?? Calibration::none($partVariation);
+        $this->changeOver = $changeOver ?? Calibration::none($partVariation);
+    }
+
+    /** Seconds from one turn to the next, as this coach takes them. */
+    public function changeSeconds(): float
+    {
+        return $this->changeOverSeconds * $this->changeOver->factor;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Drill;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseLimits;
+use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Shared\DurationEstimate;
+
+/**
+ * Items in a row, run without stopping, as often as there are rounds: the sum of what each item takes and of the rests after
+ * them; none trails.
+ */
+final readonly class CircuitDose implements Dose
+{
+    /** @param  non-empty-list<CircuitItem>  $items */
+    private function __construct(public array $items, private int $rounds, private float $restSeconds)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<CircuitItem>  $items
+     *
+     * @throws InvalidDose If rounds are outside 1 to 20, or the rest between rounds outside 0 to 600 s.
+     */
+    public static function of(array $items, int $rounds, float $restSeconds): self
+    {
+        return new self($items, DoseLimits::whole('rounds', 'Rounds', $rounds, 1, 20), DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0));
+    }
+
+    /**
+     * @param  non-empty-list<CircuitItem>  $items
+     * @param  array<array-key, mixed>  $fields
+     *
+     * @throws InvalidDose If a field is missing or out of range.
+     */
+    public static function fromFields(array $items, array $fields): self
+    {
+        $rounds = $fields['rounds'] ?? null;
+        $rest = $fields['restSeconds'] ?? null;
+
+        return self::of(
+            $items,
+            is_int($rounds) ? $rounds : throw InvalidDose::because('dose.rounds', 'This must be a whole number.'),
+            is_int($rest) || is_float($rest) ? (float) $rest : throw InvalidDose::because('dose.restSeconds', 'This must be a number of seconds.'),
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'circuit';
+    }
+
+    public function sides(): DoseSides
+    {
+        return DoseSides::Both;
+    }
+
+    public function sets(): int
+    {
+        return $this->rounds;
+    }
+
+    public function restSeconds(): float
+    {
+        return $this->restSeconds;
+    }
+
+    public function fields(): array
+    {
+        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'restSeconds' => $this->restSeconds];
+    }
+
+    public function window(): array
+    {
+        $items = array_map(static fn (CircuitItem $item): string => $item->script->text().' '.json_encode($item->dose->fields()).' '.$item->restSeconds, $this->items);
+
+        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'items' => implode('; ', $items)];
+    }
+
+    public function clockedSetSeconds(): null
+    {
+        return null;
+    }
+
+    public function turnTime(array $workers): DurationEstimate
+    {
+        $round = DurationEstimate::fixed(0.0);
+        foreach ($this->items as $i => $item) {
+            $round = $round->plus($item->dose->turnTime($this->paces($item, $workers)));
+            if ($i < count($this->items) - 1) {
+                $round = $round->plus(DurationEstimate::fixed($item->restSeconds));
+            }
+        }
+
+        return $round->repeated($this->rounds)->plus(DurationEstimate::fixed(($this->rounds - 1) * $this->restSeconds));
+    }
+
+    /** A rep of a circuit is one round of it. */
+    public function expectedReps(Pace $pace): float
+    {
+        return (float) $this->rounds;
+    }
+
+    /**
+     * Everybody at the item's own pace.
+     *
+     * @param  non-empty-list<Pace>  $workers
+     * @return non-empty-list<Pace>
+     */
+    private function paces(CircuitItem $item, array $workers): array
+    {
+        return array_map(static fn (Pace $worker): Pace => $item->pace, $workers);
+    }
+}

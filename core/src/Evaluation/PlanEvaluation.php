@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Evaluation;
+
+use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Clock\FinishTime;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\KitList;
+use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Touch\Tally;
+
+/** A whole session worked out. */
+final readonly class PlanEvaluation
+{
+    /**
+     * @param  list<BlockEvaluation>  $blocks
+     * @param  array<string, Tally>  $touches  player id → touches of the session
+     * @param  array<string, PlayerTime>  $times  player id → ball time, serving and waiting
+     * @param  KitList  $kit  what is on the ground at once, at most
+     * @param  list<Cut>  $cuts  what could go, where the session is over its slot
+     * @param  list<Warning>  $warnings  of the session as a whole
+     */
+    public function __construct(
+        public array $blocks,
+        public DurationEstimate $total,
+        public FinishTime $finish,
+        public array $touches,
+        public array $times,
+        public KitList $kit,
+        public array $cuts = [],
+        public array $warnings = [],
+    ) {
+    }
+
+    /**
+     * Blocks and the session where the profile the squad follows forbids something.
+     *
+     * @return list<array{blockId: string|null, warning: Warning}>
+     */
+    public function barred(): array
+    {
+        $barred = [];
+        foreach ($this->blocks as $block) {
+            foreach ($block->warnings as $warning) {
+                if ($warning->isBarred) {
+                    $barred[] = ['blockId' => $block->blockId, 'warning' => $warning];
+                }
+            }
+        }
+        foreach ($this->warnings as $warning) {
+            if ($warning->isBarred) {
+                $barred[] = ['blockId' => null, 'warning' => $warning];
+            }
+        }
+
+        return $barred;
+    }
+}

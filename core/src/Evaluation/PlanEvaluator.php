@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Evaluation;
+
+use FleetSparrow\Core\Advice\SessionWarnings;
+use FleetSparrow\Core\Clock\FinishTime;
+use FleetSparrow\Core\Clock\LaidOut;
+use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Shared\Cure;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\KitList;
+use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Touch\Tally;
+
+/** Adds a running order up: judged parts share one overrun, the doses of the blocks do not. */
+final class PlanEvaluator
+{
+    public const MOST_BLOCKS = 30;
+
+    /**
+     * @param  list<Block>  $blocks
+     * @param  float|null  $slotSeconds  the time there is; cuts are proposed where eight in ten such sessions would not fit
+     *
+     * @throws InvalidPlan If there are more than 30 blocks.
+     */
+    public static function evaluate(array $blocks, PlanContext $context, ?float $slotSeconds = null): PlanEvaluation
+    {
+        if (count($blocks) > self::MOST_BLOCKS) {
+            throw InvalidPlan::because('plan.blocks', 'A session holds at most 30 blocks.');
+        }
+        $draw = new GroupDraw($context->past, $context->helpers);
+        $rounds = self::rounds($blocks);
+        $laid = new LaidOut;
+        $evaluations = self::blocks($rounds, $context, $draw, $laid);
+        $judged = DurationEstimate::fixed(0.0);
+        $work = DurationEstimate::fixed(0.0);
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $context->players);
+        $times = array_fill_keys($ids, new PlayerTime);
+        $dry = 0.0;
+        $warned = [];
+        foreach ($blocks as $i => $block) {
+            $evaluation = $evaluations[$i];
+            $judged = $judged->plus($evaluation->judged);
+            $work = $work->plus($evaluation->work);
+            foreach ($evaluation->times as $player => $time) {
+                $times[$player] = ($times[$player] ?? new PlayerTime)->plus($time);
+            }
+            [$dry, $warning] = self::water($block, $evaluation, $dry, $context->weather->waterMinutes());
+            $warned[] = $warning === null ? $evaluation : $evaluation->warned($warning);
+        }
+        $evaluations = $warned;
+        $touches = self::touches($ids, $evaluations);
+        $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
+        $finish = FinishTime::of($total);
+        $isOver = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds;
+
+        return new PlanEvaluation(
+            $evaluations,
+            $total,
+            $finish,
+            $touches,
+            $times,
+            KitList::of(array_map(static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round), self::indices($rounds)), count($context->players)),
+            $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
+            SessionWarnings::of($touches, $context),
+        );
+    }
+
+    /**
+     * Each player's touches of all blocks. Players who work alike share their tallies block by block, and so their sum.
+     *
+     * @param  non-empty-list<string>  $players
+     * @param  list<BlockEvaluation>  $evaluations
+     * @return array<string, Tally>
+     */
+    private static function touches(array $players, array $evaluations): array
+    {
+        $sums = [];
+        $touches = [];
+        foreach ($players as $player) {
+            $tallies = array_filter(array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations));
+            $touches[$player] = $sums[implode(' ', array_map(spl_object_id(...), $tallies))] ??= Tally::sum($tallies);
+        }
+
+        return $touches;
+    }
+
+    /**
+     * What stands on the ground once a block is over: water and talk leave the markers where they are, a game takes the ground.
+     *
+     * @return array{Layout|null, int} layout and stations
+     */
+    public static function groundAfter(Block $block, BlockEvaluation $evaluation, ?Layout $ground, int $stations): array
+    {
+        return match (true) {
+            $block->drill !== null => [$block->drill->layout, $evaluation->stations],
+            $block->kind === BlockKind::Game => [null, 0],
+            default => [$ground, $stations],
+        };
+    }
+
+    /**
+     * Blocks in a row that run at the same time are one round.
+     *
+     * @param  list<Block>  $blocks
+     * @return list<non-empty-list<Block>>
+     */
+    private static function rounds(array $blocks): array
+    {
+        $rounds = [];
+        $before = null;
+        foreach ($blocks as $block) {
+            if ($block->together !== null && $block->together === $before) {
+                $rounds[count($rounds) - 1][] = $block;
+            } else {
+                $rounds[] = [$block];
+            }
+            $before = $block->together;
+        }
+
+        return $rounds;
+    }
+
+    /**
+     * @param  list<non-empty-list<Block>>  $rounds
+     * @return list<non-empty-list<int>> the places of the blocks in the running order
+     */
+    private static function indices(array $rounds): array
+    {
+        $at = 0;
+        $indices = [];
+        foreach ($rounds as $round) {
+            $indices[] = range($at, $at + count($round) - 1);
+            $at += count($round);
+        }
+
+        return $indices;
+    }
+
+    /**
+     * @param  list<non-empty-list<Block>>  $rounds
+     * @return list<BlockEvaluation>
+     */
+    private static function blocks(array $rounds, PlanContext $context, GroupDraw $draw, LaidOut $laid): array
+    {
+        $evaluator = new BlockEvaluator($context, $draw, laid: $laid);
+        $together = new RoundOfStations($context, $draw, $evaluator);
+        $evaluations = [];
+        $ground = null;
+        $stations = 0;
+        foreach ($rounds as $round) {
+            $these = count($round) === 1 ? [$evaluator->evaluate($round[0], $ground, $stations)] : $together->evaluate($round, $ground, $stations);
+            foreach ($round as $i => $block) {
+                [$ground, $stations] = self::groundAfter($block, $these[$i], $ground, $stations);
+            }
+            $evaluations = [...$evaluations, ...$these];
+        }
+
+        return $evaluations;
+    }
+
+    /**
+     * @param  float  $dry  seconds of work since the last water
+     * @return array{float, Warning|null}
+     */
+    private static function water(Block $block, BlockEvaluation $evaluation, float $dry, float $minutes): array
+    {
+        if ($block->kind === BlockKind::Water) {
+            return [0.0, null];
+        }
+        $after = $dry + match ($block->kind) {
+            BlockKind::Drill => $evaluation->work->meanSeconds,
+            BlockKind::Game => $evaluation->meanSeconds(),
+            default => 0.0,
+        };
+
+        return $after > $minutes * 60.0 && $dry > 0.0
+            ? [$after - $dry, new Warning(sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)), Cure::waterBefore(), 'water')]
+            : [$after, null];
+    }
+}

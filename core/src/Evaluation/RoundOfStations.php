@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Evaluation;
+
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Organisation\Station;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Rotation\StationRound;
+use FleetSparrow\Core\Shared\Cure;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
+use FleetSparrow\Core\Touch\Tally;
+
+/**
+ * Blocks that run at the same time, each a station, with groups going round: every group visits every station once. A turn lasts
+ * as long as the slowest station's; everything is laid out and explained before the first.
+ */
+final class RoundOfStations
+{
+    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly BlockEvaluator $evaluator)
+    {
+    }
+
+    /**
+     * @param  non-empty-list<Block>  $blocks
+     * @param  Layout|null  $before  what still stands on the ground
+     * @return list<BlockEvaluation>
+     */
+    public function evaluate(array $blocks, ?Layout $before, int $stationsBefore): array
+    {
+        $groups = $this->draw->round($this->context->players, count($blocks));
+        $atStations = [];
+        foreach ($blocks as $i => $block) {
+            $visits = array_map(fn (array $group): BlockEvaluation => $this->evaluator->evaluate($block, $i === 0 ? $before : null, $i === 0 ? $stationsBefore : 0, $group), $groups);
+            $atStations[] = self::slowest($visits);
+        }
+        $turn = self::longest(array_map(static fn (array $station): DurationEstimate => $station['evaluation']->work, $atStations));
+        $evaluations = array_map(fn (int $i): BlockEvaluation => $this->station($blocks, $atStations, $i, $turn, $groups), array_keys($blocks));
+
+        return [$evaluations[0]->warned(...$this->warnings($blocks, $evaluations)), ...array_slice($evaluations, 1)];
+    }
+
+    /**
+     * What only the stations together ask for: kit for all of them at once, and somebody to count where a count needs it.
+     *
+     * @param  non-empty-list<Block>  $blocks
+     * @param  non-empty-list<BlockEvaluation>  $evaluations
+     * @return list<Warning>
+     */
+    private function warnings(array $blocks, array $evaluations): array
+    {
+        $kit = null;
+        $counters = 0;
+        foreach ($blocks as $i => $block) {
+            if ($block->drill !== null) {
+                $here = $evaluations[$i]->kit;
+                $kit = $kit === null || $here === null ? $here ?? $kit : $kit->plus($here);
+                $counters += $block->drill->organisation->needsCounter ? 1 : 0;
+            }
+        }
+        $adults = 1 + $this->context->helpers;
+        $short = $kit === null ? [] : array_map(static fn (string $sentence): Warning => new Warning("All stations at once: {$sentence}", null, 'kit'), $this->context->kit->shortages($kit));
+
+        return $counters <= $adults ? $short : [...$short, new Warning(sprintf('%d stations need somebody to watch and count, and there %s.', $counters, $adults === 1 ? 'is one grown-up' : "are {$adults} grown-ups"), Cure::helper(), 'server')];
+    }
+
+    /**
+     * Of all groups' visits to a station the one that takes longest, with everybody's touches and times.
+     *
+     * @param  non-empty-list<BlockEvaluation>  $visits
+     * @return array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string, PlayerTime>}
+     */
+    private static function slowest(array $visits): array
+    {
+        $slowest = $visits[0];
+        [$touches, $times] = [[], []];
+        foreach ($visits as $visit) {
+            $slowest = $visit->work->meanSeconds > $slowest->work->meanSeconds ? $visit : $slowest;
+            $touches += $visit->touches;
+            $times += $visit->times;
+        }
+
+        return ['evaluation' => $slowest, 'touches' => $touches, 'times' => $times];
+    }
+
+    /** @param  non-empty-list<DurationEstimate>  $works */
+    private static function longest(array $works): DurationEstimate
+    {
+        return array_reduce($works, static fn (DurationEstimate $most, DurationEstimate $one): DurationEstimate => $one->meanSeconds > $most->meanSeconds ? $one : $most, $works[0]);
+    }
+
+    /**
+     * @param  non-empty-list<Block>  $blocks
+     * @param  non-empty-list<array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string, PlayerTime>}>  $atStations
+     * @param  non-empty-list<non-empty-list<PlanPlayer>>  $groups
+     */
+    private function station(array $blocks, array $atStations, int $i, DurationEstimate $turn, array $groups): BlockEvaluation
+    {
+        $rules = $this->context->rules;
+        $own = $atStations[$i]['evaluation'];
+        $parts = ['setUp' => 0.0, 'explain' => 0.0, 'work' => $turn->meanSeconds, 'changeOver' => $i > 0 ? $rules->changeSeconds() : 0.0, 'write' => $own->partSeconds['write'] ?? 0.0];
+        $segments = [];
+        $judged = DurationEstimate::judged($parts['changeOver'], $rules->changeOver->variation)->plus(DurationEstimate::judged($parts['write'], $rules->partVariation));
+        foreach ($i === 0 ? $atStations : [] as $at => $station) {
+            foreach (['setUp' => $rules->setUp, 'explain' => $rules->explain] as $part => $calibration) {
+                $parts[$part] += $station['evaluation']->partSeconds[$part] ?? 0.0;
+                $judged = $judged->plus(DurationEstimate::judged($station['evaluation']->partSeconds[$part] ?? 0.0, $calibration->variation));
+            }
+            foreach ($station['evaluation']->segments as $segment) {
+                if (in_array($segment->kind, [SegmentKind::SetUp, SegmentKind::Explain], true)) {
+                    $segments[] = $segment->renamed("{$own->blockId}-{$at}{$segment->kind->value}", $own->blockId);
+                }
+            }
+        }
+        $idle = [];
+        foreach ($atStations[$i]['times'] as $player => $time) {
+            $idle[$player] = $time->plus(new PlayerTime(0.0, 0.0, max(0.0, $turn->meanSeconds - $own->work->meanSeconds)));
+        }
+
+        return new BlockEvaluation(
+            $own->blockId,
+            $judged,
+            $turn,
+            $parts,
+            $atStations[$i]['touches'],
+            $idle,
+            $own->stations,
+            1,
+            $own->markers,
+            [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i))],
+            [...$own->how, sprintf('%d stations at the same time, %d groups: every group is at every station once; a turn lasts as long as the slowest station, %.0f s in all with the moves.', count($blocks), count($groups), StationRound::seconds(count($blocks), $turn->meanSeconds, $rules->changeSeconds()))],
+            $own->warnings,
+            $own->setUp,
+            // The group that begins here; one station on at each move.
+            [new Station($groups[$i] ?? $groups[0])],
+            $own->duties,
+            $own->layout,
+            $own->kit,
+        );
+    }
+
+    /**
+     * @param  array<string, float>  $parts
+     * @return list<Segment>
+     */
+    private function turn(BlockEvaluation $own, array $parts, int $i): array
+    {
+        $everybody = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
+        $work = array_values(array_filter($own->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
+        $segments = $i === 0 ? [] : [new Segment("{$own->blockId}-move", $own->blockId, SegmentKind::Change, $parts['changeOver'], false, plainSeconds: $this->context->rules->changeOverSeconds)];
+        $left = array_sum(array_map(static fn (Segment $segment): float => $segment->leftTouches, $work));
+        $right = array_sum(array_map(static fn (Segment $segment): float => $segment->rightTouches, $work));
+        $segments[] = new Segment("{$own->blockId}-turn", $own->blockId, SegmentKind::Work, $parts['work'], ($work[0] ?? $own->segments[0])->endsByClock, null, 1, $i + 1, $everybody, $left, $right);
+
+        return $parts['write'] > 0.0 ? [...$segments, new Segment("{$own->blockId}-write", $own->blockId, SegmentKind::Write, $parts['write'], false, null, 1, $i + 1, $everybody)] : $segments;
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Organisation;
+
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Plan\Availability;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Rotation\Duties;
+use FleetSparrow\Core\Rotation\Meetings;
+
+/**
+ * Draws the groups and duties of a session block by block, each knowing those before it; the same block asked for again has
+ * the same people together.
+ */
+final class GroupDraw
+{
+    private readonly Meetings $meetings;
+
+    /** @var array<string, Stationing> */
+    private array $drawn = [];
+
+    /** @var array<int, list<WorkTurn>> by stationing, which lives as long as the draw */
+    private array $turns = [];
+
+    /** @var array<string, list<Duty>> */
+    private array $duties = [];
+
+    /** @var array<array-key, int> */
+    private array $keeperTurns;
+
+    /** @param  int<0, max>  $helpers  grown-ups beside the coach */
+    public function __construct(private readonly SeasonPast $past, private readonly int $helpers)
+    {
+        $this->meetings = $past->meetings();
+        $this->keeperTurns = $past->keeperTurns;
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $players */
+    public function stationing(Block $block, Drill $drill, array $players): Stationing
+    {
+        return $this->drawn["{$block->id} {$block->stations} {$players[0]->id} ".count($players)] ??= $this->draw($block, $drill, $players);
+    }
+
+    /** @return list<WorkTurn> */
+    public function turns(Stationing $stationing): array
+    {
+        return $this->turns[spl_object_id($stationing)] ??= $stationing->turns();
+    }
+
+    /**
+     * Who keeps goal, and who only serves; keepers by the fewest turns this season, then list order.
+     *
+     * @param  non-empty-list<PlanPlayer>  $players
+     * @return list<Duty>
+     */
+    public function duties(Block $block, Drill $drill, array $players, Stationing $stationing): array
+    {
+        return $this->duties["{$block->id} {$players[0]->id} ".count($players)] ??= $this->share($drill, $players, $stationing);
+    }
+
+    /**
+     * The players in so many groups that go round stations.
+     *
+     * @param  non-empty-list<PlanPlayer>  $players
+     * @return non-empty-list<non-empty-list<PlanPlayer>>
+     */
+    public function round(array $players, int $stations): array
+    {
+        // In list order, one to each group in turn, so that groups differ by one at most.
+        $groups = [];
+        foreach ($players as $i => $player) {
+            $groups[$i % $stations][] = $player;
+        }
+
+        return array_values($groups);
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $players */
+    private function draw(Block $block, Drill $drill, array $players): Stationing
+    {
+        $stationing = Stationing::of($players, $drill, $block->stations, $this->helpers, $this->meetings);
+        foreach ($stationing->groups as $group) {
+            $this->meetings->add($group->meeting(), 0);
+        }
+
+        return $stationing;
+    }
+
+    /**
+     * @param  non-empty-list<PlanPlayer>  $players
+     * @return list<Duty>
+     */
+    private function share(Drill $drill, array $players, Stationing $stationing): array
+    {
+        $able = array_values(array_filter($players, static fn (PlanPlayer $player): bool => $player->today !== Availability::ServesOnly));
+        $keepers = Duties::next(array_map(static fn (PlanPlayer $player): string => $player->id, $able), $this->keeperTurns, $drill->organisation->keepers * $stationing->inUse());
+        foreach ($keepers as $keeper) {
+            $this->keeperTurns[$keeper] = ($this->keeperTurns[$keeper] ?? 0) + 1;
+        }
+        $servers = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $stationing->groups));
+
+        return [
+            ...array_map(static fn (string $keeper): Duty => new Duty($keeper, 'keeper'), $keepers),
+            ...array_map(static fn (PlanPlayer $server): Duty => new Duty($server->id, 'server'), $servers),
+            ...array_map(static fn (PlanPlayer $one): Duty => new Duty($one->id, 'counts'), $stationing->standing),
+        ];
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Organisation;
+
+use FleetSparrow\Core\Plan\PlanPlayer;
+
+/** Who is at one station. Servers here stay servers; where workers serve each other they swap. */
+final readonly class Station
+{
+    private const LARGEST_MEETING = 4;
+
+    /**
+     * @param  non-empty-list<PlanPlayer>  $workers  who works here, in the order in which they do
+     * @param  list<PlanPlayer>  $servers  players who only serve today
+     * @param  bool  $isHelped  whether a grown-up serves, so that nobody swaps
+     */
+    public function __construct(public array $workers, public array $servers = [], public bool $isHelped = false)
+    {
+    }
+
+    /**
+     * Those who are with each other here, as the season remembers it; empty for one alone, and for groups that mix anyway.
+     *
+     * @return list<string> ids of two to four players
+     */
+    public function meeting(): array
+    {
+        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, [...$this->workers, ...$this->servers]);
+
+        return count($ids) > 1 && count($ids) <= self::LARGEST_MEETING ? $ids : [];
+    }
+
+    public function players(): int
+    {
+        return count($this->workers) + count($this->servers);
+    }
+}

@@ -1,0 +1,221 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Organisation;
+
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Rotation\Meetings;
+use FleetSparrow\Core\Rotation\Partners;
+use FleetSparrow\Core\Rotation\SmallGroups;
+
+/**
+ * Who is at which station of a block: pairs and small groups by the season's history, players who only serve as servers, and for
+ * the odd one out a helper or a three.
+ */
+final readonly class Stationing
+{
+    /**
+     * @param  list<Station>  $groups  each the people of one station
+     * @param  int<1, max>  $stations  laid out at most, as planned or as the group needs
+     * @param  list<PlanPlayer>  $standing  those with nothing to do at a station: they count, or fetch
+     * @param  PlanPlayer|null  $unserved  who has nobody to serve them
+     */
+    private function __construct(private Drill $drill, public array $groups, public int $stations, public array $standing, public ?PlanPlayer $unserved)
+    {
+    }
+
+    /**
+     * @param  list<PlanPlayer>  $players
+     * @param  int<1, max>|null  $stations  null for as many as the group needs
+     * @param  int<0, max>  $helpers  grown-ups beside the coach
+     */
+    public static function of(array $players, Drill $drill, ?int $stations, int $helpers, Meetings $meetings): self
+    {
+        [$workers, $others] = [[], []];
+        foreach ($players as $player) {
+            if ($player->today->mayWorkIn($drill)) {
+                $workers[] = $player;
+            } else {
+                $others[] = $player;
+            }
+        }
+        $groups = self::groups($workers, $others, $drill, $stations, $helpers, $meetings);
+        $needed = max(1, count($groups));
+        $serving = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $groups));
+        $alone = $drill->organisation->playersPerStation() > 1 && self::needsAnother($drill)
+            ? array_values(array_filter($groups, static fn (Station $group): bool => $group->players() === 1 && ! $group->isHelped))
+            : [];
+
+        return new self(
+            $drill,
+            $groups,
+            // A coach who serves can be at one station, and each helper at one more.
+            $stations ?? ($drill->organisation->coachServes ? min($needed, 1 + $helpers) : $needed),
+            array_values(array_filter($others, static fn (PlanPlayer $one): bool => ! in_array($one, $serving, true))),
+            $alone[0]->workers[0] ?? null,
+        );
+    }
+
+    /** Stations that are laid out: without people none is. */
+    public function inUse(): int
+    {
+        return max(1, min($this->stations, count($this->groups)));
+    }
+
+    /**
+     * The turns of the block, shift by shift: within a station worker and server swap until everybody has worked. With full
+     * stations of w workers and v player-servers they are ceil(N ÷ (S·(w + v))) × ceil((w + v) ÷ w).
+     *
+     * @return list<WorkTurn>
+     */
+    public function turns(): array
+    {
+        $turns = [];
+        foreach (array_chunk($this->groups, $this->stations) as $shift) {
+            $swaps = [];
+            foreach ($shift as $at => $group) {
+                foreach (array_chunk($group->workers, $this->atOnce($group)) as $swap => $working) {
+                    $swaps[$swap][$at] = $working;
+                }
+            }
+            foreach ($swaps as $working) {
+                $turns[] = WorkTurn::of($shift, $working, $this->drill->organisation->playerServers);
+            }
+        }
+
+        return $turns;
+    }
+
+    /** Whether an odd number made one three that swaps for longer than the pairs. */
+    public function hasThree(): bool
+    {
+        $sizes = array_map(static fn (Station $group): int => $group->players(), $this->groups);
+
+        return $this->drill->organisation->playersPerStation() === 2 && $this->drill->organisation->playerServers === 1 && in_array(3, $sizes, true) && count($this->groups) <= $this->stations;
+    }
+
+    /** @return int<1, max> workers of a station at a time */
+    private function atOnce(Station $group): int
+    {
+        $organisation = $this->drill->organisation;
+        if ($group->isHelped || $organisation->playerServers === 0) {
+            return max(count($group->workers), $organisation->workers);
+        }
+        if (count($group->servers) >= $organisation->playerServers) {
+            return max(1, $this->drill->organisation->pattern->isShared() ? count($group->workers) : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers);
+        }
+
+        return max($organisation->workers, $this->drill->organisation->pattern->isShared() ? $group->players() - $organisation->playerServers : 1);
+    }
+
+    /** Whether nobody can do it alone, or only with a wall in place of a partner. */
+    private static function needsAnother(Drill $drill): bool
+    {
+        return $drill->organisation->playerServers > 0 || $drill->organisation->pattern->isShared();
+    }
+
+    /**
+     * @param  list<PlanPlayer>  $workers
+     * @param  list<PlanPlayer>  $others
+     * @return list<Station>
+     */
+    private static function groups(array $workers, array $others, Drill $drill, ?int $stations, int $helpers, Meetings $meetings): array
+    {
+        $size = $drill->organisation->playersPerStation();
+        if ($size === 1 || $workers === []) {
+            return array_map(static fn (PlanPlayer $one): Station => new Station([$one]), $workers);
+        }
+        if ($size === 2) {
+            return self::pairs($workers, $others, $drill, $helpers, $meetings);
+        }
+        if ($drill->organisation->pattern->isShared()) {
+            $wanted = $stations ?? max(1, intdiv(count($workers), $size));
+            $size = max(1, (int) ceil(count($workers) / $wanted));
+        }
+        $groups = self::named(SmallGroups::of(self::ids($workers), $size, $meetings), $workers);
+        $servers = $drill->organisation->playerServers;
+
+        return array_map(static fn (array $group, int $i): Station => new Station($group, array_slice($others, $i * $servers, $servers)), $groups, array_keys($groups));
+    }
+
+    /**
+     * Who only serves is given a worker, or a pair where that leaves the others even; of an odd number left one is served by a
+     * helper if there is one, else there is a three.
+     *
+     * @param  non-empty-list<PlanPlayer>  $workers
+     * @param  list<PlanPlayer>  $others
+     * @return list<Station>
+     */
+    private static function pairs(array $workers, array $others, Drill $drill, int $helpers, Meetings $meetings): array
+    {
+        $groups = [];
+        $others = $drill->organisation->playerServers === 1 ? $others : [];
+        $toOne = min(count($others), count($workers));
+        $toOne -= $toOne > 0 && $toOne === count($others) && (count($workers) - $toOne) % 2 === 1 && count($workers) > 1 ? 1 : 0;
+        foreach (array_slice($others, 0, $toOne) as $server) {
+            if ($workers === []) {
+                break;
+            }
+            $with = self::leastMet($workers, $server, $meetings);
+            $groups[] = new Station([$with], [$server]);
+            $workers = array_values(array_filter($workers, static fn (PlanPlayer $one): bool => $one !== $with));
+        }
+        if (count($workers) % 2 === 1 && $workers !== []) {
+            if ($helpers > 0 && $drill->organisation->playerServers === 1) {
+                // Who was most often in a three is the one to be spared it.
+                $spared = $workers;
+                usort($spared, static fn (PlanPlayer $a, PlanPlayer $b): int => $meetings->threeWeight($b->id) <=> $meetings->threeWeight($a->id));
+                $groups[] = new Station([$spared[0]], isHelped: true);
+                $workers = array_values(array_filter($workers, static fn (PlanPlayer $one): bool => $one !== $spared[0]));
+            } elseif (! self::needsAnother($drill) && count($workers) > 1) {
+                // Taking turns is possible alone, so nobody needs a three.
+                $groups[] = new Station([array_pop($workers)]);
+            }
+        }
+        $spare = array_slice($others, $toOne);
+        $pairs = array_map(static fn (array $pair, int $i): Station => new Station($pair, array_slice($spare, $i, 1)), $named = self::named(Partners::of(self::ids($workers), $meetings), $workers), array_keys($named));
+
+        return [...$pairs, ...$groups];
+    }
+
+    /** @param  non-empty-list<PlanPlayer>  $workers */
+    private static function leastMet(array $workers, PlanPlayer $server, Meetings $meetings): PlanPlayer
+    {
+        usort($workers, static fn (PlanPlayer $a, PlanPlayer $b): int => $meetings->weight($a->id, $server->id) <=> $meetings->weight($b->id, $server->id));
+
+        return $workers[0];
+    }
+
+    /**
+     * @param  list<PlanPlayer>  $players
+     * @return list<string>
+     */
+    private static function ids(array $players): array
+    {
+        return array_map(static fn (PlanPlayer $player): string => $player->id, $players);
+    }
+
+    /**
+     * @param  list<list<string>>  $groups
+     * @param  list<PlanPlayer>  $players
+     * @return list<non-empty-list<PlanPlayer>>
+     */
+    private static function named(array $groups, array $players): array
+    {
+        $byId = [];
+        foreach ($players as $player) {
+            $byId[$player->id] = $player;
+        }
+        $named = [];
+        foreach ($groups as $group) {
+            $some = array_map(static fn (string $id): PlanPlayer => $byId[$id], $group);
+            if ($some !== []) {
+                $named[] = $some;
+            }
+        }
+
+        return $named;
+    }
+}

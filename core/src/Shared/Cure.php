@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Shared;
+
+/** What one press does about a warning. */
+final readonly class Cure
+{
+    /**
+     * @param  string  $kind  stations, take-out, water or helper
+     * @param  string  $words  as written on the press
+     * @param  int|null  $stations  how many there are then, for a cure of that kind
+     */
+    private function __construct(public string $kind, public string $words, public ?int $stations)
+    {
+    }
+
+    public static function stations(int $stations): self
+    {
+        return new self('stations', $stations === 1 ? 'Make it one station' : "Make it {$stations} stations", $stations);
+    }
+
+    public static function takeOut(): self
+    {
+        return new self('take-out', 'Take it out', null);
+    }
+
+    public static function waterBefore(): self
+    {
+        return new self('water', 'Water before it', null);
+    }
+
+    public static function helper(): self
+    {
+        return new self('helper', 'A helper is there', null);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Timeline;
+
+use FleetSparrow\Core\Clock\CountedFinish;
+use FleetSparrow\Core\Clock\FinishTime;
+use FleetSparrow\Core\Clock\SetUp;
+use FleetSparrow\Core\Dose\CountedTime;
+use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\Station;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Touch\Tally;
+
+/** What one block comes to. Times in seconds; touches for each player. */
+final readonly class BlockEvaluation
+{
+    /**
+     * @param  DurationEstimate  $judged  set-up, explaining, change-overs, writing down, and what is not a drill
+     * @param  DurationEstimate  $work  the doses of all turns
+     * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
+     * @param  array<string, Tally>  $touches  player id → touches
+     * @param  array<string, PlayerTime>  $times  player id → ball time, serving and waiting
+     * @param  list<Segment>  $segments
+     * @param  list<string>  $how  how each figure came about, a sentence each
+     * @param  list<Warning>  $warnings
+     * @param  SetUp|null  $setUp  null where nothing is laid out
+     * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
+     * @param  list<Duty>  $duties
+     * @param  Layout|null  $layout  of one station
+     * @param  CountedTime|null  $counted  the work as it is distributed, where it goes by a count
+     * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
+     */
+    public function __construct(
+        public string $blockId,
+        public DurationEstimate $judged,
+        public DurationEstimate $work,
+        public array $partSeconds,
+        public array $touches,
+        public array $times,
+        public int $stations,
+        public int $turns,
+        public int $markers,
+        public array $segments,
+        public array $how,
+        public array $warnings,
+        public ?SetUp $setUp,
+        public array $groups = [],
+        public array $duties = [],
+        public ?Layout $layout = null,
+        public ?Kit $kit = null,
+        public ?CountedTime $counted = null,
+    ) {
+    }
+
+    public function warned(Warning ...$warnings): self
+    {
+        return $warnings === [] ? $this : $this->with(warnings: [...$this->warnings, ...array_values($warnings)]);
+    }
+
+    /**
+     * @param  array<string, float>|null  $partSeconds
+     * @param  array<string, PlayerTime>|null  $times
+     * @param  list<Segment>|null  $segments
+     * @param  list<string>|null  $how
+     * @param  list<Warning>|null  $warnings
+     * @param  list<Station>|null  $groups
+     */
+    public function with(?DurationEstimate $judged = null, ?DurationEstimate $work = null, ?array $partSeconds = null, ?array $times = null, ?array $segments = null, ?array $how = null, ?array $warnings = null, ?array $groups = null): self
+    {
+        return new self(
+            $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
+            $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
+            $groups ?? $this->groups, $this->duties, $this->layout, $this->kit, $work === null ? $this->counted : null,
+        );
+    }
+
+    public function meanSeconds(): float
+    {
+        return $this->judged->meanSeconds + $this->work->meanSeconds;
+    }
+
+    /** Seconds by which a share of such blocks is over by itself, its judged parts sharing the overrun as in a session. */
+    public function secondsReachedBy(float $share, float $sharedVariation): float
+    {
+        return $this->counted === null
+            ? FinishTime::of($this->total($sharedVariation))->secondsReachedBy($share)
+            : CountedFinish::of($this->judged->withSharedFactor($sharedVariation), $this->counted)->secondsReachedBy($share);
+    }
+
+    public function total(float $sharedVariation): DurationEstimate
+    {
+        return $this->judged->withSharedFactor($sharedVariation)->plus($this->work);
+    }
+
+    /** The longest stretch somebody neither works nor serves. */
+    public function longestWaitSeconds(): float
+    {
+        $longest = 0.0;
+        foreach ($this->times as $time) {
+            $longest = max($longest, $time->longestWaitSeconds);
+        }
+
+        return $longest;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Timeline;
+
+/**
+ * One stretch of a session, drawn on the ribbon and counted down in the run.
+ *
+ * `endsByClock` is false where people decide (set-up, explaining) or the work does (reps, quota, race); the seconds
+ * are then what it is expected to take.
+ */
+final readonly class Segment
+{
+    /**
+     * @param  string|null  $side  R, L, alternating, both, strong or weaker, for work
+     * @param  int|null  $set  1, 2 … within the side
+     * @param  int|null  $turn  1, 2 … within the block
+     * @param  list<string>  $working  ids of the players at work
+     * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
+     * @param  float|null  $plainSeconds  of set-up, explaining and changing over: what it takes before the coach's own times are known
+     * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches
+     */
+    public function __construct(
+        public string $id,
+        public string $blockId,
+        public SegmentKind $kind,
+        public float $seconds,
+        public bool $endsByClock,
+        public ?string $side = null,
+        public ?int $set = null,
+        public ?int $turn = null,
+        public array $working = [],
+        public float $leftTouches = 0.0,
+        public float $rightTouches = 0.0,
+        public ?string $item = null,
+        public ?float $plainSeconds = null,
+    ) {
+    }
+
+    /** The same stretch in another block, where stations are laid out before the first of them begins. */
+    public function renamed(string $id, string $blockId): self
+    {
+        return new self($id, $blockId, $this->kind, $this->seconds, $this->endsByClock, $this->side, $this->set, $this->turn, $this->working, $this->leftTouches, $this->rightTouches, $this->item, $this->plainSeconds);
+    }
+}

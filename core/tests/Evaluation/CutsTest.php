@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Evaluation;
+
+use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Caution\HeadingLimit;
+use FleetSparrow\Core\Caution\HeadingProfile;
+use FleetSparrow\Core\Clock\ClockRules;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Shared\AgeGroup;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Tests\Drills;
+use PHPUnit\Framework\TestCase;
+
+/** What could go, and what a coach is told before the whistle. */
+final class CutsTest extends TestCase
+{
+    public function test_nothing_is_proposed_for_a_session_that_fits(): void
+    {
+        $blocks = [self::taps('a', 2, 20), self::taps('b', 2, 20)];
+
+        self::assertSame([], self::evaluate($blocks, 3600.0)->cuts);
+        self::assertSame([], self::evaluate($blocks, null)->cuts);
+    }
+
+    public function test_rests_go_first_then_sets_then_blocks_and_the_warm_up_and_water_stay(): void
+    {
+        $plan = self::evaluate([self::taps('a', 3, 30), Block::ofMinutes('w', BlockKind::Water, 2.0), self::taps('b', 4, 30), Block::ofMinutes('t', BlockKind::Talk, 3.0)], 300.0);
+        $cuts = array_map(fn (Cut $cut): array => [$cut->blockId, $cut->kind], $plan->cuts);
+
+        // Two thirds of 30 s are 20: 3 rests of b save 30 s, 2 rests of a 20.
+        self::assertSame([['b', 'rest'], ['a', 'rest'], ['a', 'set'], ['b', 'set'], ['t', 'block']], $cuts);
+        self::assertSame([30.0, 20.0], [$plan->cuts[0]->freedSeconds, $plan->cuts[1]->freedSeconds]);
+        self::assertSame('Rest 20 s in place of 30 in Sole taps', $plan->cuts[0]->words);
+        self::assertSame([0.0, 0.0], [$plan->cuts[0]->touchesLost, $plan->cuts[1]->touchesLost]);
+    }
+
+    public function test_what_a_cut_frees_is_what_the_session_is_shorter_by(): void
+    {
+        $blocks = [self::taps('a', 3, 30), self::other('b', 3, 45), self::taps('c', 4, 20)];
+        $plan = self::evaluate($blocks, 60.0);
+        self::assertNotEmpty($plan->cuts);
+        foreach ($plan->cuts as $cut) {
+            $dose = $cut->dose;
+            $then = self::evaluate(array_values(array_filter(array_map(fn (Block $block): ?Block => $block->id !== $cut->blockId ? $block : ($dose === null ? null : $block->withDose($dose)), $blocks))), null);
+            self::assertEqualsWithDelta($cut->freedSeconds, $plan->total->meanSeconds - $then->total->meanSeconds, 1e-6, $cut->words);
+            self::assertEqualsWithDelta($cut->touchesLost, $plan->touches['p1']->contacts() - $then->touches['p1']->contacts(), 1e-6, $cut->words);
+        }
+    }
+
+    public function test_a_cut_that_tips_the_balance_of_the_feet_says_so(): void
+    {
+        $one = fn (string $id, string $sides): Block => self::block($id, 'a.sole/back a.in/out', ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => $sides]);
+        $cuts = self::evaluate([self::taps('a', 1, 0), $one('right', 'right'), $one('left', 'left')], 60.0)->cuts;
+        $words = array_column(array_map(fn (Cut $cut): array => [$cut->blockId, $cut->words], $cuts), 1, 0);
+
+        self::assertStringContainsString('which leaves the lesser foot', $words['left']);
+    }
+
+    public function test_both_feet_lose_a_set_together(): void
+    {
+        $cut = self::evaluate([self::block('a', 'a.sole/back a.in/out', ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 0, 'sides' => 'each'])], 30.0)->cuts[0];
+
+        self::assertSame('One set fewer on each foot of Sole taps', $cut->words);
+        self::assertSame(60.0, $cut->freedSeconds);
+    }
+
+    public function test_twenty_minutes_of_work_without_water_are_too_long(): void
+    {
+        $game = fn (string $id, float $minutes): Block => Block::ofMinutes($id, BlockKind::Game, $minutes);
+        $said = fn (array $blocks): array => array_map(fn ($block): array => array_map(fn (Warning $warning): string => $warning->sentence, $block->warnings), self::evaluate($blocks, null)->blocks);
+
+        self::assertSame([[], []], $said([$game('a', 10.0), $game('b', 10.0)]));
+        self::assertSame([[], ['21 minutes of work without water by the end of it.']], $said([$game('a', 10.0), $game('b', 11.0)]));
+        self::assertSame([[], [], []], $said([$game('a', 15.0), Block::ofMinutes('w', BlockKind::Water, 2.0), $game('b', 15.0)]));
+        self::assertSame('water', self::evaluate([$game('a', 10.0), $game('b', 11.0)], null)->blocks[1]->warnings[0]->cure?->kind);
+    }
+
+    public function test_headers_are_held_against_the_limit_of_the_age_group_on_both_sides_of_it(): void
+    {
+        $headers = fn (int $reps, HeadingLimit $limit): array => array_map(
+            fn (Warning $warning): ?string => $warning->cure?->kind,
+            self::evaluate([self::block('h', '*throw -.head^!pass *catch', ['kind' => 'reps', 'reps' => $reps, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'])], null, $limit)->blocks[0]->warnings,
+        );
+        $limit = fn (string $age): HeadingLimit => HeadingProfile::TheFa2020->limitFor(AgeGroup::of($age));
+
+        // The FA 2020, from memory: none at U11 and below; U12 and U13 five in a session.
+        self::assertSame(['take-out'], $headers(1, $limit('U11')));
+        self::assertSame([], $headers(5, $limit('U12')));
+        self::assertSame(['take-out'], $headers(6, $limit('U12')));
+        self::assertSame([], $headers(10, $limit('U15')));
+        self::assertSame(['take-out'], $headers(11, $limit('U15')));
+        // As few as possible: said whenever there is one.
+        self::assertSame(['take-out'], $headers(1, $limit('U18')));
+    }
+
+    /** @param  list<Block>  $blocks */
+    private static function evaluate(array $blocks, ?float $slotSeconds, ?HeadingLimit $heading = null): PlanEvaluation
+    {
+        return PlanEvaluator::evaluate($blocks, PlanContext::of([new PlanPlayer('p1', StrongFoot::Right)], [], new ClockRules, heading: $heading), $slotSeconds);
+    }
+
+    private static function taps(string $id, int $sets, int $rest): Block
+    {
+        return self::block($id, 'a.sole/still b.sole/still', ['kind' => 'timed', 'workSeconds' => 30, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'alternating']);
+    }
+
+    private static function other(string $id, int $sets, int $rest): Block
+    {
+        return self::block($id, 'a.in b.in', ['kind' => 'timed', 'workSeconds' => 20, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'each'], ['layout' => ['kind' => 'pair', 'distance' => ['value' => 3, 'unit' => 'm']]]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $dose
+     * @param  array<string, mixed>  $change
+     */
+    private static function block(string $id, string $script, array $dose, array $change = []): Block
+    {
+        $drill = DrillFactory::fromFields($change + ['script' => $script, 'scoring' => null] + Drills::fields());
+
+        return Block::ofDrill($id, $drill, DoseFactory::fromFields($dose), Tempo::Steady, null);
+    }
+}
