@@ -9,7 +9,7 @@ use App\Models\Squad;
 use App\Models\User;
 use App\Queries\MoveQuery;
 use App\Queries\SquadBasisQuery;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Book\DrillFilter;
 use FleetSparrow\Core\Book\DrillIndex;
 use FleetSparrow\Core\Builder\BuildRequest;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Auth\AuditTrail;
 use App\Models\Club;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
 use Illuminate\Support\Facades\DB;
 
 /** Keeps what a squad or a club has chosen, unless it was changed elsewhere, and notes what is different now. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Tenancy\ClubDay;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -18,6 +19,11 @@ class Club extends Model
     protected $attributes = ['week_starts_on' => 1, 'version' => 1];
 
     protected $fillable = ['name', 'time_zone', 'week_starts_on', 'version'];
+
+    public function day(): ClubDay
+    {
+        return ClubDay::of($this->time_zone, $this->week_starts_on);
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

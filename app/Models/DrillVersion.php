@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use Illuminate\Database\Eloquent\Builder;

@@ -6,8 +6,8 @@ namespace App\Policies;
 
 use App\Models\Club;
 use App\Models\User;
-use App\Support\Ability;
-use App\Support\Role;
+use App\Tenancy\Ability;
+use App\Tenancy\Role;
 use Illuminate\Auth\Access\Response;
 
 /** The club's people and settings are the lead's. */

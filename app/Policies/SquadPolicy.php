@@ -6,7 +6,7 @@ namespace App\Policies;
 
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\Ability;
+use App\Tenancy\Ability;
 use Illuminate\Auth\Access\Response;
 
 /** A squad is open to its own staff and to the club lead. To anybody else it does not exist. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Auth\SignInUserProvider;
 use App\Models\User;
-use App\Support\ClubContext;
-use App\Support\SignInUserProvider;
+use App\Tenancy\ClubContext;
 use Carbon\CarbonImmutable;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Hashing\Hasher;

@@ -6,7 +6,6 @@ namespace App\Queries;
 
 use App\Models\Club;
 use App\Models\Squad;
-use App\Support\ClubDay;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Builder\Needs;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -25,7 +24,7 @@ final class NeedsQuery
     /** @param  list<int>  $playerIds  those coming */
     public function of(Squad $squad, CalendarDate $day, array $playerIds): Needs
     {
-        $club = ClubDay::of(Club::query()->findOrFail($squad->club_id));
+        $club = Club::query()->findOrFail($squad->club_id)->day();
         $done = DB::table('session_blocks')
             ->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')

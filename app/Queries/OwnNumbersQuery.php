@@ -7,7 +7,7 @@ namespace App\Queries;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\Squad;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\StrongFoot;

@@ -6,8 +6,8 @@ namespace App\Queries;
 
 use App\Models\Squad;
 use App\Models\TrainingSession;
-use App\Support\DrillShelf;
-use App\Support\PlanDraft;
+use App\Planning\DrillShelf;
+use App\Planning\PlanDraft;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;

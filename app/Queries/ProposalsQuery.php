@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Models\DrillVersion;
 use App\Models\Squad;
-use App\Support\PlanDraft;
+use App\Planning\PlanDraft;
 use FleetSparrow\Core\Builder\BuildAnswer;
 use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\Lock;

@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Models\Player;
 use App\Models\RecordLine;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\CalendarDate;

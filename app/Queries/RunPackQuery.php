@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
-use App\Support\PlanDraft;
+use App\Planning\PlanDraft;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Side;
 

@@ -6,8 +6,8 @@ namespace App\Queries;
 
 use App\Models\Player;
 use App\Models\Squad;
-use App\Support\SquadBasis;
-use App\Support\SquadHistory;
+use App\Planning\SquadBasis;
+use App\Planning\SquadHistory;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Clock\Calibration;
 use FleetSparrow\Core\Clock\ClockRules;

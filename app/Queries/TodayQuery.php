@@ -6,7 +6,7 @@ namespace App\Queries;
 
 use App\Models\Squad;
 use App\Models\TrainingSession;
-use App\Support\ClubDay;
+use App\Tenancy\ClubDay;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Shared\CalendarDate;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
-use App\Support\DeviceInstant;
+use App\Exchange\Import\DeviceInstant;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 

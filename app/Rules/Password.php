@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rules;
 
-use App\Support\PasswordText;
+use App\Auth\PasswordText;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 

@@ -14,10 +14,10 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Planning\PlanDraft;
 use App\Queries\PlanEvaluationQuery;
-use App\Support\ClubContext;
-use App\Support\ClubDay;
-use App\Support\PlanDraft;
+use App\Tenancy\ClubContext;
+use App\Tenancy\ClubDay;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Side;
@@ -94,11 +94,11 @@ class DemoSeeder extends Seeder
         $younger = $this->squad('Breakwater Under-9', 'U9', [[$other, 'coach']]);
         $this->players($younger, self::YOUNGER);
 
-        $dates = $this->trainingDays(ClubDay::of($club));
+        $dates = $this->trainingDays($club->day());
         foreach ($dates['past'] as $i => $date) {
             $session = $this->session($squad, $i, $date, $random);
             $marks = $this->runSession($session, $i, $players, $coach, $random);
-            $this->close($session, ClubDay::of($club), $i, $coach, $random);
+            $this->close($session, $club->day(), $i, $coach, $random);
             if ($i === count($dates['past']) - 1) {
                 $this->secondLook($marks, $coach, $assistant);
             }

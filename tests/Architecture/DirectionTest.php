@@ -12,20 +12,23 @@ final class DirectionTest extends TestCase
 {
     /** Folder of app/ → folders of app/ it may import, beside itself and the core. */
     private const MAY_IMPORT = [
-        'Support' => ['Models', 'Mail'],
-        'Models' => ['Support'],
+        'Tenancy' => [],
+        'Models' => ['Tenancy'],
         'Mail' => [],
-        'Rules' => ['Support'],
+        'Auth' => ['Models', 'Tenancy', 'Mail'],
+        'Settings' => ['Models'],
+        'Planning' => ['Models'],
         // Files of the open formats: read into core values, written from models.
         'Exchange' => ['Models'],
+        'Rules' => ['Auth', 'Exchange'],
         'OpenApi' => ['Exchange'],
-        'Policies' => ['Models', 'Support'],
+        'Policies' => ['Models', 'Tenancy'],
+        'Queries' => ['Models', 'Tenancy', 'Planning'],
         // What an action keeps may be what a query works out, in the same transaction; queries know no action.
-        'Actions' => ['Models', 'Support', 'Mail', 'Queries'],
-        'Queries' => ['Models', 'Support'],
-        'Http' => ['Actions', 'Queries', 'Models', 'Support', 'Rules', 'OpenApi', 'Mail', 'Exchange'],
-        'Console' => ['Actions', 'Queries', 'Models', 'Support', 'OpenApi', 'Exchange'],
-        'Providers' => ['Models', 'Support'],
+        'Actions' => ['Models', 'Tenancy', 'Auth', 'Planning', 'Mail', 'Queries', 'Exchange'],
+        'Http' => ['Actions', 'Queries', 'Models', 'Tenancy', 'Auth', 'Settings', 'Planning', 'Rules', 'OpenApi', 'Mail', 'Exchange'],
+        'Console' => ['Actions', 'Queries', 'Models', 'Tenancy', 'Auth', 'Planning', 'OpenApi', 'Exchange'],
+        'Providers' => ['Models', 'Tenancy', 'Auth'],
     ];
 
     /** @return iterable<string, array{string, string}> */
@@ -51,7 +54,7 @@ final class DirectionTest extends TestCase
     {
         self::assertSame(['Http'], self::faults('Actions', '<?php use App\Http\Problem; use App\Models\User;'));
         self::assertSame(['Actions'], self::faults('Models', '<?php $a = new \App\Actions\Plan\KeepPlan;'));
-        self::assertSame(['env()'], self::faults('Support', '<?php $a = env("APP_KEY");'));
+        self::assertSame(['env()'], self::faults('Auth', '<?php $a = env("APP_KEY");'));
         self::assertSame(['Illuminate\Http'], self::faults('Actions', '<?php use Illuminate\Http\Request;'));
         self::assertSame([], self::faults('Http', '<?php use App\Actions\Plan\KeepPlan; use Illuminate\Http\Request;'));
     }

@@ -10,7 +10,7 @@ use App\Models\MoveVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Queries\RecordQuery;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;

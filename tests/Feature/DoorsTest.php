@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Drill\KeepOwnDrill;
+use App\Auth\SignInTries;
 use App\Models\User;
-use App\Support\ClubContext;
-use App\Support\SignInTries;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Log;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\DrillVersion;
 use App\Models\OwnDrill;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;

@@ -9,7 +9,7 @@ use App\Models\DrillVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;

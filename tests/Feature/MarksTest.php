@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Mark;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class MarksTest extends FeatureTestCase

@@ -9,7 +9,7 @@ use App\Models\Invitation;
 use App\Models\SignIn;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Mail;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Player;
 use App\Models\RecordLine;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Player;
 use App\Models\TrainingSession;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Squad;
-use App\Support\SquadSettings;
+use App\Settings\SquadSettings;
 
 final class SettingsTest extends FeatureTestCase
 {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Auth\SignInTries;
 use App\Http\Problem;
 use App\Models\SignIn;
-use App\Support\SignInTries;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Log;
 use PDOException;

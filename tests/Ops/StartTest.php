@@ -53,7 +53,7 @@ final class StartTest extends TestCase
         }
         // Whoever breaks into a server is not root either.
         self::assertSame('fleet-sparrow', Checkout::must("ps -o user= -p \$(pgrep -f {$path}/var | paste -sd,) | sort -u | tr -d ' ' | grep -v '^root\$'"));
-        self::assertSame('', Checkout::must("pgrep -u root -x 'nginx|mariadbd|php-fpm8.2' | while read pid; do readlink /proc/\$pid/cwd; done | grep {$path} || true"));
+        self::assertSame('', Checkout::must("ps -u root -o pid=,comm= | awk '/nginx|mariadbd|php-fpm/ { print \$1 }' | while read pid; do readlink /proc/\$pid/cwd; done | grep {$path} || true"));
     }
 
     public function test_the_applications_account_can_neither_read_nor_write_files(): void

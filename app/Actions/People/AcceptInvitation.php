@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Auth\AuditTrail;
+use App\Auth\PasswordText;
 use App\Models\Invitation;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\ClubContext;
-use App\Support\PasswordText;
-use App\Support\Role;
+use App\Tenancy\ClubContext;
+use App\Tenancy\Role;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Auth\AuditTrail;
+use App\Auth\SignInDesk;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\SignInDesk;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Auth\AuditTrail;
+use App\Auth\LinkPost;
+use App\Auth\Links;
 use App\Mail\LinkMail;
 use App\Models\Invitation;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\LinkPost;
-use App\Support\Links;
-use App\Support\Role;
+use App\Tenancy\Role;
 use Illuminate\Support\Str;
 
 /** Offers somebody a place on the staff. A newer invitation to the same address and squad replaces the older. */

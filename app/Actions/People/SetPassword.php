@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\People;
 
+use App\Auth\AuditTrail;
+use App\Auth\PasswordText;
+use App\Auth\SignInDesk;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\ClubContext;
-use App\Support\PasswordText;
-use App\Support\SignInDesk;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;

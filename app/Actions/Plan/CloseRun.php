@@ -7,9 +7,8 @@ namespace App\Actions\Plan;
 use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Planning\SquadHistory;
 use App\Queries\PlanEvaluationQuery;
-use App\Support\ClubDay;
-use App\Support\SquadHistory;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
@@ -47,7 +46,7 @@ final class CloseRun
                 self::keepPresence($session);
                 self::keepTimes($session, $parts, $by);
                 try {
-                    $this->keep($session, $this->evaluations->ofSession($session, ClubDay::of($session->club)->on($session->starts_at_utc)));
+                    $this->keep($session, $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc)));
                 } catch (CoreException) {
                     // Nobody came: nothing is left behind.
                 }

@@ -6,12 +6,11 @@ namespace App\Actions\Plan;
 
 use App\Actions\Record\ProjectMarks;
 use App\Actions\StaleVersion;
+use App\Auth\AuditTrail;
 use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\ClubDay;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
@@ -60,7 +59,7 @@ final class DeleteSession
                 throw ValidationException::withMessages(['marks' => "There are {$there} numbers by now. Look again before you delete them."]);
             }
             $lines = array_values(array_map(strval(...), DB::table('marks')->where('training_session_id', $session->id)->distinct()->pluck('line_key')->all()));
-            $day = ClubDay::of($session->club)->on($session->starts_at_utc)->iso();
+            $day = $session->club->day()->on($session->starts_at_utc)->iso();
             $this->trail->noteOf($by, 'session.deleted', "{$session->title}, {$day}", $session->squad_id, $marks === 0 ? [] : ['numbers' => [$marks, 0]]);
             $session->delete();
             $this->projection->of(array_values($players), $lines);

@@ -6,14 +6,14 @@ namespace App\Actions\Plan;
 
 use App\Actions\Record\OpenRecordLines;
 use App\Actions\StaleVersion;
+use App\Auth\AuditTrail;
 use App\Models\DrillVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\PlanDraft;
-use App\Support\SquadHistory;
+use App\Planning\PlanDraft;
+use App\Planning\SquadHistory;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\BlockKind;

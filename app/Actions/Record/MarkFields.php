@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
-use App\Support\DeviceInstant;
+use App\Exchange\Import\DeviceInstant;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Record\MarkKind;

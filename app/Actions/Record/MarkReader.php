@@ -9,9 +9,9 @@ use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Models\User;
-use App\Support\ClubDay;
-use App\Support\Role;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
+use App\Tenancy\ClubDay;
+use App\Tenancy\Role;
 use Illuminate\Support\Collection;
 
 /** Reads the marks a device sent into rows, or says why one cannot be taken. A fixed number of queries for a whole batch. */
@@ -60,7 +60,7 @@ final class MarkReader
             RecordLine::query()->whereKey(self::words($items, 'lineKey'))->get()->keyBy('line_key'),
             $roles,
             $grounds,
-            ClubDay::ofUser($by),
+            $by->club->day(),
         );
     }
 

@@ -6,7 +6,7 @@ namespace App\Actions\Record;
 
 use App\Models\OwnDrill;
 use App\Models\RecordLine;
-use App\Support\ClubContext;
+use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Shared\Side;

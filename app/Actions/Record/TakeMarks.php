@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
+use App\Auth\AuditTrail;
 use App\Models\Mark;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 

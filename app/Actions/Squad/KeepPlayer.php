@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Squad;
 
+use App\Auth\AuditTrail;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
-use App\Support\AuditTrail;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
 use BackedEnum;
 use Illuminate\Support\Facades\DB;
 

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Auth\EmailAddress;
+use App\Auth\Links;
 use App\Models\Club;
 use App\Models\Invitation;
-use App\Support\ClubContext;
-use App\Support\EmailAddress;
-use App\Support\Links;
-use App\Support\Role;
+use App\Tenancy\ClubContext;
+use App\Tenancy\Role;
 use DateTimeZone;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;

@@ -7,8 +7,8 @@ namespace App\Console\Commands;
 use App\Actions\Record\ProjectMarks;
 use App\Models\Club;
 use App\Models\Squad;
-use App\Support\ClubContext;
-use App\Support\SquadHistory;
+use App\Planning\SquadHistory;
+use App\Tenancy\ClubContext;
 use Illuminate\Console\Command;
 
 class RebuildProjections extends Command

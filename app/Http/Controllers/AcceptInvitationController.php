@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\AcceptInvitation;
+use App\Auth\SignInDesk;
+use App\Auth\SignInTries;
 use App\Http\Requests\AcceptInvitationRequest;
 use App\Http\Resources\MeResource;
 use App\OpenApi\Post;
-use App\Support\ClubDay;
-use App\Support\SignInDesk;
-use App\Support\SignInTries;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 
@@ -30,6 +29,6 @@ class AcceptInvitationController extends Controller
         }
         $desk->begin($request, $user);
 
-        return new JsonResponse(MeResource::of($user, ClubDay::ofUser($user)), 201);
+        return new JsonResponse(MeResource::of($user, $user->club->day()), 201);
     }
 }

@@ -10,7 +10,7 @@ use App\Http\Resources\SettingsResource;
 use App\Models\Club;
 use App\OpenApi\Get;
 use App\OpenApi\Put;
-use App\Support\ClubSettings;
+use App\Settings\ClubSettings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

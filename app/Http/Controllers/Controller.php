@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\StaleVersion;
 use App\Models\User;
-use App\Support\ClubDay;
+use App\Tenancy\ClubDay;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 
@@ -14,7 +14,7 @@ abstract class Controller
 {
     protected function day(Request $request): ClubDay
     {
-        return ClubDay::ofUser($this->user($request));
+        return $this->user($request)->club->day();
     }
 
     /** The version that was changed, as `If-Match` says; 428 without one. */

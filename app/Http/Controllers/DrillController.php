@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Drill\KeepOwnDrill;
+use App\Auth\AuditTrail;
 use App\Http\Requests\DrillRequest;
 use App\Http\Resources\DrillPageResource;
 use App\Http\Resources\DrillResource;
@@ -16,7 +17,6 @@ use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\OpenApi\Put;
 use App\Queries\DrillBookQuery;
-use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

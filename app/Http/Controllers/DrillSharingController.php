@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Auth\AuditTrail;
 use App\Http\Resources\DrillPageResource;
 use App\Models\Squad;
 use App\OpenApi\Put;
 use App\OpenApi\Shape;
 use App\Queries\DrillBookQuery;
-use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

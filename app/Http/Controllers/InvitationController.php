@@ -6,13 +6,13 @@ namespace App\Http\Controllers;
 
 use App\Actions\People\AcceptInvitation;
 use App\Actions\People\InvitePerson;
+use App\Auth\AuditTrail;
 use App\Http\Requests\InvitationRequest;
 use App\Models\Invitation;
 use App\Models\User;
 use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
-use App\Support\AuditTrail;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\SetPassword;
+use App\Auth\SignInDesk;
+use App\Auth\SignInTries;
 use App\Http\Requests\PasswordRequest;
 use App\OpenApi\Put;
-use App\Support\SignInDesk;
-use App\Support\SignInTries;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Validation\ValidationException;
 

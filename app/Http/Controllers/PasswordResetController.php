@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\People\SetPassword;
+use App\Auth\EmailAddress;
+use App\Auth\LinkPost;
+use App\Auth\Links;
 use App\Http\Requests\NewPasswordRequest;
 use App\Mail\LinkMail;
 use App\Models\User;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
-use App\Support\EmailAddress;
-use App\Support\LinkPost;
-use App\Support\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 

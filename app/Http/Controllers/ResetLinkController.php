@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Auth\AuditTrail;
+use App\Auth\Links;
 use App\Models\User;
 use App\OpenApi\Post;
-use App\Support\AuditTrail;
-use App\Support\Links;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

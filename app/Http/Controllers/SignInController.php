@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Auth\PasswordText;
+use App\Auth\SignInDesk;
+use App\Auth\SignInTries;
 use App\Http\Requests\SignInRequest;
 use App\Http\Resources\MeResource;
 use App\Models\SignIn;
@@ -11,10 +14,7 @@ use App\Models\User;
 use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
-use App\Support\ClubContext;
-use App\Support\PasswordText;
-use App\Support\SignInDesk;
-use App\Support\SignInTries;
+use App\Tenancy\ClubContext;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Hash;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Auth\AuditTrail;
 use App\Http\Requests\SquadRequest;
 use App\Http\Resources\LineResource;
 use App\Http\Resources\PlayerResource;
@@ -12,7 +13,6 @@ use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\Queries\RecordQuery;
-use App\Support\AuditTrail;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;

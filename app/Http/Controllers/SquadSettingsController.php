@@ -10,7 +10,7 @@ use App\Http\Resources\SettingsResource;
 use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Put;
-use App\Support\SquadSettings;
+use App\Settings\SquadSettings;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 

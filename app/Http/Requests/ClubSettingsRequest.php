@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\User;
-use App\Support\ClubSettings;
+use App\Settings\ClubSettings;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
 

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Auth\EmailAddress;
 use App\Models\Squad;
 use App\Models\User;
 use App\OpenApi\Shape;
-use App\Support\EmailAddress;
-use App\Support\Role;
+use App\Tenancy\Role;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;

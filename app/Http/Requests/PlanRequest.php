@@ -6,13 +6,13 @@ namespace App\Http\Requests;
 
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\Models\User;
 use App\OpenApi\Shape;
+use App\Planning\PlanDraft;
 use App\Rules\BlockShapes;
 use App\Rules\LocalStart;
 use App\Rules\RowsOf;
 use App\Rules\WholeNumbers;
-use App\Support\ClubDay;
-use App\Support\PlanDraft;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Auth\Access\Response;
@@ -92,7 +92,13 @@ class PlanRequest extends FormRequest
     /** The session's day; today, for a plan that has none yet. */
     public function day(): CalendarDate
     {
-        return $this->filled('startsAt') ? CalendarDate::fromIso(substr($this->string('startsAt')->toString(), 0, 10)) : ClubDay::ofUser($this->user())->today();
+        if ($this->filled('startsAt')) {
+            return CalendarDate::fromIso(substr($this->string('startsAt')->toString(), 0, 10));
+        }
+        $user = $this->user();
+        assert($user instanceof User);
+
+        return $user->club->day()->today();
     }
 
     private static function number(float|int|string|null $value): ?float

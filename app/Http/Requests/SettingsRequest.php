@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Support\Setting;
+use App\Settings\Setting;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** Rules and sentences come from the settings themselves. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Support\EmailAddress;
+use App\Auth\EmailAddress;
 use Illuminate\Foundation\Http\FormRequest;
 
 class SignInRequest extends FormRequest

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Squad;
-use App\Support\SquadSettings;
+use App\Settings\SquadSettings;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\Gate;
 

@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\User;
 use App\OpenApi\Shape;
-use App\Support\ClubDay;
+use App\Tenancy\ClubDay;
 
 #[Shape('SquadRef', ['id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'lengthUnit' => "'m'|'yd'|'ft'|'pace'", 'footWording' => "'other'|'weaker'", 'role' => "'lead'|'coach'|'assistant'"])]
 #[Shape('Me', ['id' => 'int', 'name' => 'string', 'email' => 'string', 'clubName' => 'string', 'isLead' => 'bool', 'today' => 'date', 'squads' => 'SquadRef[]'])]

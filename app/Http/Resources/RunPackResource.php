@@ -9,7 +9,7 @@ use App\Models\RecordLine;
 use App\Models\SessionBlock;
 use App\OpenApi\Shape;
 use App\Queries\RunPack;
-use App\Support\ClubDay;
+use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Timeline\Segment;

@@ -7,8 +7,8 @@ namespace App\Http\Resources;
 use App\Models\PlanOverride;
 use App\Models\TrainingSession;
 use App\OpenApi\Shape;
-use App\Support\ClubDay;
-use App\Support\PlanDraft;
+use App\Planning\PlanDraft;
+use App\Tenancy\ClubDay;
 
 /** A session as the plan view edits it. */
 #[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'links?' => 'int?', 'together?' => 'string?'])]

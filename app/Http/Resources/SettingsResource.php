@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\OpenApi\Shape;
-use App\Support\Setting;
+use App\Settings\Setting;
 
 #[Shape('SettingOption', ['value' => 'string', 'label' => 'string'])]
 #[Shape('Setting', ['key' => 'string', 'label' => 'string', 'sentence' => 'string', 'kind' => "'choice'|'text'|'date'|'number'", 'options' => 'SettingOption[]', 'default' => 'string', 'value' => 'any'])]

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Settings;
 
 /** One thing a squad or club chooses: what it is called, what it is until somebody chooses, and one sentence on what it does. */
 final readonly class Setting

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Tenancy;
 
 /** What somebody on the staff may do; docs/roles.md shows who may, and a test holds the two together. */
 enum Ability: string

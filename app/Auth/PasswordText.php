@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Auth;
 
 /** bcrypt reads 72 bytes and stops at a null byte: what lies beyond would count for nothing without anybody being told. */
 final class PasswordText

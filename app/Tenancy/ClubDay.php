@@ -2,14 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Tenancy;
 
-use App\Models\Club;
-use App\Models\User;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Season\SeasonWeek;
 use FleetSparrow\Core\Shared\CalendarDate;
-use LogicException;
 
 /** Turns instants into the club's own days and clock times. */
 final readonly class ClubDay
@@ -19,14 +16,10 @@ final readonly class ClubDay
     {
     }
 
-    public static function of(Club $club): self
+    /** @param  int<1, 7>  $weekStartsOn  1 is Monday */
+    public static function of(string $timeZone, int $weekStartsOn): self
     {
-        return new self($club->time_zone, $club->week_starts_on);
-    }
-
-    public static function ofUser(?User $user): self
-    {
-        return self::of($user->club ?? throw new LogicException('Nobody is signed in.'));
+        return new self($timeZone, $weekStartsOn);
     }
 
     public function today(): CalendarDate

@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Auth;
 
 use App\Models\AuditEntry;
 use App\Models\User;
+use App\Tenancy\ClubContext;
 
 /** Notes who did what: to a child's records, to an account, a session, the settings. Private notes are named, never quoted. */
 final class AuditTrail

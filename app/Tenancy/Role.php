@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Tenancy;
 
 /** What somebody is to a squad. A lead is one to every squad of the club. */
 enum Role: string

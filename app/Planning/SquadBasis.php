@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Planning;
 
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
