@@ -1,8 +1,9 @@
+import imports from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What may be imported from where: app → features → shared, kernel stands alone, features never know each other. */
-const features = ['sign-in', 'welcome', 'today', 'plan', 'run', 'squad', 'player', 'book', 'settings'];
+const features = ['sign-in', 'welcome', 'today', 'plan', 'proposals', 'sheet', 'run', 'waiting', 'squad', 'player', 'book', 'settings'];
 const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
 
 export default tseslint.config(
@@ -11,8 +12,13 @@ export default tseslint.config(
   {
     files: ['**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    plugins: { 'react-hooks': hooks },
+    plugins: { 'react-hooks': hooks, 'import-x': imports },
+    settings: {
+      'import-x/resolver-next': [imports.createNodeResolver({ extensions: ['.ts', '.tsx', '.js'] })],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
+    },
     rules: {
+      'import-x/no-cycle': 'error',
       ...hooks.configs.recommended.rules,
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true, ignoreVoidReturningFunctions: true }],

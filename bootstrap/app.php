@@ -18,10 +18,13 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Route;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
+        // Called from pages of this origin alone: with their session and token, as no api of strangers would be.
+        then: fn () => Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
     )

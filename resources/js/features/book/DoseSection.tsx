@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { dose as doseSchema } from '../../shared/api/schemas';
 import { doseOfKind } from '../../shared/lib/doseWords';
 import { DoseFields } from '../../shared/ui/DoseFields';
-import type { SectionProps } from './DrillSections';
+import type { SectionProps } from './sectionProps';
 import { valueAt } from './fields';
 
 /** How much of it; a drill may come with none and ask for one when it is planned. */

@@ -1,4 +1,4 @@
-import type { DrillChoices, DrillFields, DrillTrial } from '../../shared/api/bookSchemas';
+import type { DrillTrial } from '../../shared/api/bookSchemas';
 import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { DoseSection } from './DoseSection';
@@ -7,16 +7,8 @@ import { LayoutSection } from './LayoutSection';
 import { PeopleSection } from './PeopleSection';
 import { ScoringSection } from './ScoringSection';
 import { ScriptSection } from './ScriptSection';
+import { optionsOf, type SectionProps } from './sectionProps';
 import { WordsSection } from './WordsSection';
-
-export interface SectionProps {
-  fields: DrillFields;
-  choices: DrillChoices;
-  faultAt: (path: string) => string | undefined;
-  onChange: (path: (string | number)[], value: unknown) => void;
-}
-
-export const optionsOf = (choices: DrillChoices, name: string): [string, string][] => (choices[name] ?? []).map(({ value, words }) => [value, words]);
 
 /** The fields of a drill in the order a coach thinks: what it is, where, what the feet do, how much, what counts, who, what to say. */
 export function DrillSections({ parameters, ...section }: SectionProps & { parameters: DrillTrial['parameters'] }) {

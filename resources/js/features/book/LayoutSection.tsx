@@ -2,7 +2,7 @@ import type { DrillTrial } from '../../shared/api/bookSchemas';
 import { Choice } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
-import { optionsOf, type SectionProps } from './DrillSections';
+import { optionsOf, type SectionProps } from './sectionProps';
 import { numberAt, textAt, valueAt } from './fields';
 
 const units: [string, string][] = [

@@ -1,6 +1,6 @@
 import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
-import { optionsOf, type SectionProps } from './DrillSections';
+import { optionsOf, type SectionProps } from './sectionProps';
 import { numberAt, objectAt, textAt, valueAt } from './fields';
 
 /** Who is needed, how the ball comes, and what is asked of the player. */

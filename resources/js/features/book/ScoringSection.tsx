@@ -1,6 +1,6 @@
 import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
-import { optionsOf, type SectionProps } from './DrillSections';
+import { optionsOf, type SectionProps } from './sectionProps';
 import { listAt, numberAt, objectAt, textAt, valueAt } from './fields';
 
 /** How a number comes about. The codes make the record line; the words explain them and may be mended freely. */

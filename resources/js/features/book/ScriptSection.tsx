@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
-import type { SectionProps } from './DrillSections';
+import type { SectionProps } from './sectionProps';
 import { listAt, numberAt, textAt, valueAt } from './fields';
 
 const kinds = { combination: 'Parts', buildUp: 'Links', circuit: 'Items' } as const;

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { Field } from '../../shared/ui/Field';
-import type { SectionProps } from './DrillSections';
+import type { SectionProps } from './sectionProps';
 import { listAt, textAt } from './fields';
 
 /** What a coach says and looks for. Mending these changes no record. */

@@ -8,7 +8,7 @@ import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { drillBlock, minutesBlock } from './draft';
+import { drillBlock, minutesBlock } from '../../shared/lib/draft';
 
 interface AddBlockProps {
   drills: Drill[];

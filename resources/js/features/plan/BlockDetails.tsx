@@ -4,7 +4,7 @@ import { previewQuery, type PlanDraft } from '../../shared/api/queries';
 import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
-import { dutyWords, groupWords } from './groups';
+import { dutyWords, groupWords } from '../../shared/lib/groups';
 import { LastTime } from './LastTime';
 import { SharesTable } from './WhoComes';
 

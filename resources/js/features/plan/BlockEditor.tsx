@@ -5,7 +5,7 @@ import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { changed, together } from './draft';
+import { changed, together } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 interface BlockEditorProps {

@@ -1,6 +1,6 @@
 import type { Evaluation } from '../../shared/api/schemas';
 import { clock } from '../../shared/lib/format';
-import { withCut } from './draft';
+import { withCut } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 interface CutsProps {

@@ -3,7 +3,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addSession } from '../../shared/api/queries';
-import { daysLater } from './draft';
+import { daysLater } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 interface PlanActsProps {

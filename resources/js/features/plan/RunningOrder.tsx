@@ -6,7 +6,7 @@ import { useFootWording } from '../../shared/ui/SquadChoice';
 import { AddBlock } from './AddBlock';
 import { doseWords } from '../../shared/lib/doseWords';
 import { Cuts } from './Cuts';
-import { moved } from './draft';
+import { moved } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 import { Warnings } from './Warnings';
 

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import type { Session } from '../../shared/api/schemas';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { doseWords } from '../../shared/lib/doseWords';
-import { type PlanInHand } from './draft';
+import { type PlanInHand } from '../../shared/lib/draft';
 
 interface StalePlanProps {
   mine: PlanInHand;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Session, Warning } from '../../shared/api/schemas';
 import { day } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
-import { cured } from './draft';
+import { cured } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 interface WarningsProps {

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
 import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
-import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from './draft';
+import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/draft';
 import { useUndo } from './useUndo';
 
 /** A value that follows another after it has rested for a while. */

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { RibbonActs } from '../../shared/ui/RibbonBlock';
-import { moved, movedTo, sizeOf, sized, stretched } from './draft';
+import { moved, movedTo, sizeOf, sized, stretched } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 /** Moving and stretching blocks on the ribbon, with what is said of it. */

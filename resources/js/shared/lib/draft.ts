@@ -1,8 +1,8 @@
-import { note, noted } from '../../shared/lib/deviceNotes';
-import type { PlanDraft, PlanHeader } from '../../shared/api/queries';
-import type { ProposedBlock } from '../../shared/api/bookSchemas';
-import type { Drill, Evaluation, PlanBlock, Session } from '../../shared/api/schemas';
-import { doseOfKind } from '../../shared/lib/doseWords';
+import { note, noted } from './deviceNotes';
+import type { PlanDraft, PlanHeader } from '../api/queries';
+import type { ProposedBlock } from '../api/bookSchemas';
+import type { Drill, Evaluation, PlanBlock, Session } from '../api/schemas';
+import { doseOfKind } from './doseWords';
 
 /** The plan in hand: what is typed, and the version it started from. */
 export interface PlanInHand extends Required<PlanDraft>, PlanHeader {}

@@ -9,8 +9,8 @@ import { questionsLine } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
-import { draftOf, planOf } from './draft';
-import { dutyWords, groupWords } from './groups';
+import { draftOf, planOf } from '../../shared/lib/draft';
+import { dutyWords, groupWords } from '../../shared/lib/groups';
 import { targetsOf } from './targets';
 
 const emptyDraft = { slotMinutes: 60, blocks: [], comingPlayerIds: [], startsAt: '' };

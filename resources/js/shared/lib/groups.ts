@@ -1,4 +1,4 @@
-import type { BlockEvaluation, Player } from '../../shared/api/schemas';
+import type { BlockEvaluation, Player } from '../api/schemas';
 
 /** "Amina and Bo", "Dag, Elif and Ines". */
 export const listed = (names: string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`);

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, test } from 'vitest';
-import type { PlanBlock, Session } from '../../shared/api/schemas';
-import { doseOfKind, doseWords } from '../../shared/lib/doseWords';
+import type { PlanBlock, Session } from '../api/schemas';
+import { doseOfKind, doseWords } from './doseWords';
 import {
   changed,
   cured,

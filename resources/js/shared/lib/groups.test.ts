@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import type { BlockEvaluation, Player } from '../../shared/api/schemas';
+import type { BlockEvaluation, Player } from '../api/schemas';
 import { dutyWords, groupWords, listed } from './groups';
 
 const player = (id: number, name: string): Player => ({ id, name, bib: null, birthYear: null, strongFoot: 'R' });
