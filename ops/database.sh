@@ -144,6 +144,7 @@ make_demo_database() {
   make_database "sparrow_$1"
   write_env ".env.$1" "sparrow_$1" "$1" "$TEST_PORT"
   {
-    APP_ENV="$1" artisan migrate:fresh --force && APP_ENV="$1" artisan sparrow:book && APP_ENV="$1" artisan sparrow:demo
+    # What other code kept, this may not be able to read.
+    APP_ENV="$1" artisan cache:clear && APP_ENV="$1" artisan migrate:fresh --force && APP_ENV="$1" artisan sparrow:book && APP_ENV="$1" artisan sparrow:demo
   } >"$log" 2>&1 || die "the database for $1 could not be made (${log#"$ROOT"/})."
 }

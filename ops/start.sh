@@ -29,6 +29,8 @@ start_all() {
 
 fill_database() {
   make_database sparrow
+  # What older code kept, newer code may not be able to read.
+  step "preparing the application" "See the lines above." cache-clear "${AS[@]}" php artisan cache:clear
   migrate_database sparrow
   step "loading the drill book" "Mend the file it names in book/drills." book "${AS[@]}" php artisan sparrow:book
   step "loading the demo" "Run ./sparrow demo:reset to begin again." demo "${AS[@]}" php artisan sparrow:demo --if-empty

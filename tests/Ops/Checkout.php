@@ -29,7 +29,7 @@ final class Checkout
             }
         }
         self::must("rm -f {$path}/bootstrap/cache/*.php");
-        // PHP's loader takes classes from beside itself; what Node has is only looked for.
+        // PHP's loader takes classes from beside itself; what Node has is only looked for. The files are those of this tree: never change them.
         self::must("cp -al {$from}/vendor {$path}/vendor && ln -s {$from}/node_modules {$path}/node_modules");
         // Installed and built there already.
         self::must("cp {$from}/var/stamps/{composer,npm,build} {$path}/var/stamps/");

@@ -190,7 +190,7 @@ final class StartTest extends TestCase
         }
         $other = Checkout::make(3);
         $tools = "{$other->path}/tools";
-        Checkout::must("mkdir -m 755 {$tools} && printf '#!/bin/sh\\nexit 1\\n' > {$tools}/dpkg-query && chmod 755 {$tools}/dpkg-query && chown -R nobody {$other->path}");
+        Checkout::must("mkdir -m 755 {$tools} && printf '#!/bin/sh\\nexit 1\\n' > {$tools}/dpkg-query && chmod 755 {$tools}/dpkg-query && chown -R nobody {$other->path}/var {$other->path}/bootstrap {$tools} && chown nobody {$other->path}");
         // sudo, where there is one, is not on this path.
         foreach (['bash', 'env', 'apt-get', 'id', 'df', 'awk', 'mkdir', 'find', 'cat', 'flock', 'dirname', 'sha256sum', 'cut', 'chmod', 'dpkg', 'mv', 'grep', 'setpriv', 'sed', 'readlink'] as $tool) {
             Checkout::must("ln -s \$(command -v {$tool}) {$tools}/{$tool} 2>/dev/null || true");
