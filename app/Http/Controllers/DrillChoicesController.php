@@ -35,7 +35,7 @@ class DrillChoicesController extends Controller
     {
         return new JsonResponse(['choices' => [
             'family' => self::plain(array_column(Family::cases(), 'value')),
-            'layout' => self::plain(LayoutFactory::KINDS),
+            'layout' => self::plain(array_keys(LayoutFactory::KINDS)),
             'surface' => self::plain(array_column(Surface::cases(), 'value')),
             'service' => self::plain(array_column(Service::cases(), 'value')),
             'measure' => self::plain(array_column(MarkKind::cases(), 'value')),

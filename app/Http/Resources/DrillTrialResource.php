@@ -61,6 +61,6 @@ final class DrillTrialResource
     {
         $kind = is_array($fields['layout'] ?? null) ? ($fields['layout']['kind'] ?? null) : null;
 
-        return array_map(fn (LayoutParameter $one): array => get_object_vars($one), is_string($kind) ? LayoutParameters::all()[$kind] ?? [] : []);
+        return array_map(fn (LayoutParameter $one): array => get_object_vars($one), is_string($kind) ? LayoutParameters::tryOf($kind) ?? [] : []);
     }
 }

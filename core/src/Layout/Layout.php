@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Layout;
 
+use FleetSparrow\Core\Exception\CoreException;
+
 /** A station on the ground, computed from its parameters. */
 interface Layout
 {
+    /** @return list<LayoutParameter> what may be chosen of it, in the order a coach would pace it out */
+    public static function chosen(): array;
+
+    /** @throws CoreException If a field is missing or cannot be laid. */
+    public static function fromFields(LayoutFields $read): self;
+
     /** The name used in drill files. */
     public function kind(): string;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Layout;
 
+use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidLayout;
-use FleetSparrow\Core\Exception\InvalidValue;
 use FleetSparrow\Core\Layout\Kind\Box;
 use FleetSparrow\Core\Layout\Kind\Corridor;
 use FleetSparrow\Core\Layout\Kind\FacingLines;
@@ -28,47 +28,52 @@ use FleetSparrow\Core\Layout\Kind\WallLane;
 use FleetSparrow\Core\Layout\Kind\WallTurn;
 use FleetSparrow\Core\Layout\Kind\Zigzag;
 
-/** Builds a layout from the fields of a drill file. A new layout is one class and one arm here. */
+/** Builds a layout from the fields of a drill file. A new layout is one class, and one line here. */
 final class LayoutFactory
 {
+    /** @var array<string, class-string<Layout>> what each declares of itself: its name, what may be chosen, how it is read */
     public const KINDS = [
-        'boards', 'box', 'corridor', 'defender', 'facing-lines', 'figure-of-eight', 'gates', 'lane', 'line', 'pair', 'passing-rectangle', 'pattern-to-goal', 'reaction-square', 'reference', 'scatter',
-        'shooting-line', 'small-field', 'targets', 'wall-lane', 'wall-turn', 'zigzag',
+        PassingBoards::KIND => PassingBoards::class,
+        Box::KIND => Box::class,
+        Corridor::KIND => Corridor::class,
+        MarkerDefender::KIND => MarkerDefender::class,
+        FacingLines::KIND => FacingLines::class,
+        FigureOfEight::KIND => FigureOfEight::class,
+        Gates::KIND => Gates::class,
+        Lane::KIND => Lane::class,
+        MarkerLine::KIND => MarkerLine::class,
+        Pair::KIND => Pair::class,
+        PassingRectangle::KIND => PassingRectangle::class,
+        PatternToGoal::KIND => PatternToGoal::class,
+        ReactionSquare::KIND => ReactionSquare::class,
+        ReferenceMarker::KIND => ReferenceMarker::class,
+        Scatter::KIND => Scatter::class,
+        ShootingLine::KIND => ShootingLine::class,
+        SmallField::KIND => SmallField::class,
+        NumberedTargets::KIND => NumberedTargets::class,
+        WallLane::KIND => WallLane::class,
+        WallTurn::KIND => WallTurn::class,
+        Zigzag::KIND => Zigzag::class,
     ];
 
     /**
      * @param  array<array-key, mixed>  $fields
      *
-     * @throws InvalidLayout|InvalidValue If the kind is unknown, or a field is missing or cannot be laid.
+     * @throws CoreException If the kind is unknown, or a field is missing or cannot be laid.
      */
     public static function fromFields(array $fields): Layout
     {
-        $read = new LayoutFields($fields);
         $kind = $fields['kind'] ?? null;
+        $layout = is_string($kind) ? self::KINDS[$kind] ?? null : null;
+        if ($layout === null) {
+            throw InvalidLayout::because('layout.kind', 'Layout '.json_encode($kind).' is not known; use one of '.self::names().'.');
+        }
 
-        return match ($kind) {
-            'boards' => PassingBoards::fromFields($read),
-            'box' => Box::of($read->length('width'), $read->length('depth')),
-            'corridor' => Corridor::fromFields($read),
-            'defender' => MarkerDefender::fromFields($read),
-            'facing-lines' => FacingLines::fromFields($read),
-            'figure-of-eight' => FigureOfEight::of($read->length('distance'), $read->length('radius'), $read->is('middleMarker', true)),
-            'gates' => Gates::of($read->length('gateWidth'), $read->length('distance')),
-            'lane' => Lane::fromFields($read),
-            'line' => MarkerLine::fromFields($read),
-            'pair' => Pair::fromFields($read),
-            'passing-rectangle' => PassingRectangle::fromFields($read),
-            'pattern-to-goal' => PatternToGoal::fromFields($read),
-            'reaction-square' => ReactionSquare::fromFields($read),
-            'reference' => ReferenceMarker::fromFields($read),
-            'scatter' => Scatter::fromFields($read),
-            'shooting-line' => ShootingLine::fromFields($read),
-            'small-field' => SmallField::fromFields($read),
-            'targets' => NumberedTargets::fromFields($read),
-            'wall-lane' => WallLane::of($read->length('width'), $read->length('nearest'), $read->length('step'), $read->whole('levels'), $read->whole('level')),
-            'wall-turn' => WallTurn::fromFields($read),
-            'zigzag' => Zigzag::of($read->whole('markers'), $read->length('spacing'), $read->whole('angleDegrees')),
-            default => throw InvalidLayout::because('layout.kind', 'Layout '.json_encode($kind).' is not known; use one of '.implode(', ', self::KINDS).'.'),
-        };
+        return $layout::fromFields(new LayoutFields($fields));
+    }
+
+    public static function names(): string
+    {
+        return implode(', ', array_keys(self::KINDS));
     }
 }

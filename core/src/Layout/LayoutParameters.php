@@ -10,9 +10,6 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 /** What may be chosen of each kind of layout: for checking a file field by field, for its schema, and for changing a drill in place. */
 final class LayoutParameters
 {
-    /** @var array<string, list<LayoutParameter>>|null made once; the list never changes */
-    private static ?array $all = null;
-
     /**
      * @return list<LayoutParameter>
      *
@@ -20,46 +17,21 @@ final class LayoutParameters
      */
     public static function of(string $kind): array
     {
-        return self::all()[$kind] ?? throw InvalidLayout::because('layout.kind', "Layout \"{$kind}\" is not known; use one of ".implode(', ', LayoutFactory::KINDS).'.');
+        return self::tryOf($kind) ?? throw InvalidLayout::because('layout.kind', "Layout \"{$kind}\" is not known; use one of ".LayoutFactory::names().'.');
     }
 
-    /** @return array<string, list<LayoutParameter>> kind → parameters, in the order a coach would pace them out */
+    /** @return list<LayoutParameter>|null null for a kind that is not known */
+    public static function tryOf(string $kind): ?array
+    {
+        $layout = LayoutFactory::KINDS[$kind] ?? null;
+
+        return $layout === null ? null : $layout::chosen();
+    }
+
+    /** @return array<string, list<LayoutParameter>> kind → parameters */
     public static function all(): array
     {
-        return self::$all ??= self::make();
-    }
-
-    /** @return array<string, list<LayoutParameter>> */
-    private static function make(): array
-    {
-        $width = LayoutParameter::length('width', 'Width');
-        $depth = LayoutParameter::length('depth', 'Depth');
-        $distance = LayoutParameter::length('distance', 'Distance');
-        $spacing = LayoutParameter::length('spacing', 'Spacing');
-
-        return [
-            'boards' => [$width, $depth, LayoutParameter::length('innerWidth', 'Middle, width'), LayoutParameter::length('innerDepth', 'Middle, depth')],
-            'box' => [$width, $depth],
-            'corridor' => [LayoutParameter::length('distance', 'Between the walls')],
-            'defender' => [LayoutParameter::length('approach', 'Up to the marker'), LayoutParameter::length('exit', 'Past it'), LayoutParameter::whole('angleDegrees', 'Way out, degrees', 0, 90)],
-            'facing-lines' => [$distance, LayoutParameter::whole('perLine', 'Players in a line', 1, 10)],
-            'figure-of-eight' => [$distance, LayoutParameter::length('radius', 'Room round a marker'), LayoutParameter::flag('middleMarker', 'A marker in the middle')],
-            'gates' => [LayoutParameter::length('gateWidth', 'Gate'), $distance],
-            'lane' => [$width, LayoutParameter::length('length', 'Length')],
-            'line' => [LayoutParameter::whole('markers', 'Markers', 2, 60), $spacing],
-            'pair' => [$distance],
-            'passing-rectangle' => [$width, $depth, LayoutParameter::whole('order', 'Order: 0 round, 1 straight and diagonal', 0, 1), LayoutParameter::whole('clockwise', 'Other way round', 0, 1), LayoutParameter::whole('perCorner', 'Players at a corner', 1, 5), LayoutParameter::whole('balls', 'Balls', 1, 2)],
-            'pattern-to-goal' => [LayoutParameter::whole('passers', 'Passers', 2, 8), $spacing, LayoutParameter::length('offset', 'Between the rows'), LayoutParameter::length('shot', 'Shot from')],
-            'reaction-square' => [LayoutParameter::length('side', 'Side')],
-            'reference' => [LayoutParameter::length('reach', 'To each side'), LayoutParameter::whole('serverMetres', 'Server, metres away (0 none)', 0, 40)],
-            'scatter' => [LayoutParameter::whole('markers', 'Markers', 2, 60), $width, $depth, LayoutParameter::whole('seed', 'Another way to strew them', 0, 999999)],
-            'shooting-line' => [LayoutParameter::whole('ballCount', 'Balls', 2, 12), $spacing, LayoutParameter::length('distance', 'To the goal'), LayoutParameter::length('goalWidth', 'Goal')],
-            'small-field' => [$width, $depth, LayoutParameter::length('goalWidth', 'Goal'), LayoutParameter::whole('goalsPerEnd', 'Goals at each end', 1, 2)],
-            'targets' => [LayoutParameter::whole('targets', 'Targets', 1, 9), $distance, LayoutParameter::whole('spreadDegrees', 'Spread, degrees', 0, 150), LayoutParameter::whole('balls', 'Balls', 1, 12)],
-            'wall-lane' => [$width, LayoutParameter::length('nearest', 'Nearest line'), LayoutParameter::length('step', 'From line to line'), LayoutParameter::whole('levels', 'Lines', 1, 6), LayoutParameter::whole('level', 'Line in use', 1, 6)],
-            'wall-turn' => [$width, LayoutParameter::length('wall', 'To the wall'), LayoutParameter::length('turnLine', 'Turn line behind')],
-            'zigzag' => [LayoutParameter::whole('markers', 'Markers', 2, 60), $spacing, LayoutParameter::whole('angleDegrees', 'Each leg turns, degrees', 20, 140)],
-        ];
+        return array_map(static fn (string $layout): array => $layout::chosen(), LayoutFactory::KINDS);
     }
 
     /**
@@ -71,9 +43,9 @@ final class LayoutParameters
     public static function faults(array $fields): array
     {
         $kind = $fields['kind'] ?? null;
-        $parameters = is_string($kind) ? self::all()[$kind] ?? null : null;
+        $parameters = is_string($kind) ? self::tryOf($kind) : null;
         if ($parameters === null) {
-            return ['kind' => 'The layout is not known; use one of '.implode(', ', LayoutFactory::KINDS).'.'];
+            return ['kind' => 'The layout is not known; use one of '.LayoutFactory::names().'.'];
         }
         $read = new LayoutFields($fields);
         $faults = [];

@@ -9,6 +9,8 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -21,6 +23,8 @@ final readonly class Box implements Layout
 {
     use OneWorkerOneBall;
 
+    public const KIND = 'box';
+
     private function __construct(private Length $width, private Length $depth)
     {
     }
@@ -31,9 +35,22 @@ final readonly class Box implements Layout
         return new self(Limits::length('width', $width), Limits::length('depth', $depth));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('depth', 'Depth'),
+        ];
+    }
+
+    public static function fromFields(LayoutFields $read): self
+    {
+        return self::of($read->length('width'), $read->length('depth'));
+    }
+
     public function kind(): string
     {
-        return 'box';
+        return self::KIND;
     }
 
     public function parameters(): array

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -31,6 +32,8 @@ final readonly class Corridor implements Layout
 {
     use Sketched;
 
+    public const KIND = 'corridor';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $distance): self
     {
@@ -44,9 +47,16 @@ final readonly class Corridor implements Layout
         return self::of($fields->length('distance'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('distance', 'Between the walls'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'corridor';
+        return self::KIND;
     }
 
     private static function sketch(Length $distance): Sketch

@@ -9,6 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -27,6 +28,8 @@ final readonly class FacingLines implements Layout
 {
     use Sketched;
 
+    public const KIND = 'facing-lines';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $distance, int $perLine): self
     {
@@ -41,9 +44,17 @@ final readonly class FacingLines implements Layout
         return self::of($fields->length('distance'), $fields->whole('perLine'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('distance', 'Distance'),
+            LayoutParameter::whole('perLine', 'Players in a line', 1, 10),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'facing-lines';
+        return self::KIND;
     }
 
     private static function sketch(Length $distance, int $perLine): Sketch

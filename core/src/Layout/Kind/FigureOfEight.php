@@ -9,6 +9,8 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -28,6 +30,8 @@ use FleetSparrow\Core\Shared\Length;
 final readonly class FigureOfEight implements Layout
 {
     use OneWorkerOneBall;
+
+    public const KIND = 'figure-of-eight';
 
     private const ARC_STEPS = 24;
 
@@ -51,9 +55,23 @@ final readonly class FigureOfEight implements Layout
         return new self($distance, $radius, $middleMarker);
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('distance', 'Distance'),
+            LayoutParameter::length('radius', 'Room round a marker'),
+            LayoutParameter::flag('middleMarker', 'A marker in the middle'),
+        ];
+    }
+
+    public static function fromFields(LayoutFields $read): self
+    {
+        return self::of($read->length('distance'), $read->length('radius'), $read->is('middleMarker', true));
+    }
+
     public function kind(): string
     {
-        return 'figure-of-eight';
+        return self::KIND;
     }
 
     public function parameters(): array

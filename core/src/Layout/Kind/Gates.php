@@ -9,6 +9,8 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -20,6 +22,8 @@ use FleetSparrow\Core\Shared\Length;
 /** Two gates facing each other; the ball goes from the middle of one to the middle of the other. */
 final readonly class Gates implements Layout
 {
+    public const KIND = 'gates';
+
     private function __construct(private Length $gateWidth, private Length $distance)
     {
     }
@@ -30,9 +34,22 @@ final readonly class Gates implements Layout
         return new self(Limits::length('gate width', $gateWidth), Limits::length('distance', $distance));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('gateWidth', 'Gate'),
+            LayoutParameter::length('distance', 'Distance'),
+        ];
+    }
+
+    public static function fromFields(LayoutFields $read): self
+    {
+        return self::of($read->length('gateWidth'), $read->length('distance'));
+    }
+
     public function kind(): string
     {
-        return 'gates';
+        return self::KIND;
     }
 
     public function parameters(): array

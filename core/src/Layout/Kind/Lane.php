@@ -9,6 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -27,6 +28,8 @@ final readonly class Lane implements Layout
 {
     use Sketched;
 
+    public const KIND = 'lane';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $width, Length $length): self
     {
@@ -41,9 +44,17 @@ final readonly class Lane implements Layout
         return self::of($fields->length('width'), $fields->length('length'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('length', 'Length'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'lane';
+        return self::KIND;
     }
 
     private static function sketch(Length $width, Length $length): Sketch

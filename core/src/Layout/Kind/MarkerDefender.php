@@ -10,6 +10,7 @@ use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -29,6 +30,8 @@ final readonly class MarkerDefender implements Layout
 {
     use Sketched;
 
+    public const KIND = 'defender';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $approach, Length $exit, int $angleDegrees): self
     {
@@ -44,9 +47,18 @@ final readonly class MarkerDefender implements Layout
         return self::of($fields->length('approach'), $fields->length('exit'), $fields->whole('angleDegrees'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('approach', 'Up to the marker'),
+            LayoutParameter::length('exit', 'Past it'),
+            LayoutParameter::whole('angleDegrees', 'Way out, degrees', 0, 90),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'defender';
+        return self::KIND;
     }
 
     private static function sketch(Length $approach, Length $exit, int $angleDegrees): Sketch

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -28,6 +29,8 @@ final readonly class MarkerLine implements Layout
 {
     use Sketched;
 
+    public const KIND = 'line';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $markers, Length $spacing): self
     {
@@ -42,9 +45,17 @@ final readonly class MarkerLine implements Layout
         return self::of($fields->whole('markers'), $fields->length('spacing'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('markers', 'Markers', 2, 60),
+            LayoutParameter::length('spacing', 'Spacing'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'line';
+        return self::KIND;
     }
 
     private static function sketch(int $markers, Length $spacing): Sketch

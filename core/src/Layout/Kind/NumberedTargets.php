@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -29,6 +30,8 @@ final readonly class NumberedTargets implements Layout
 {
     use Sketched;
 
+    public const KIND = 'targets';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $targets, Length $distance, int $spreadDegrees, int $balls): self
     {
@@ -45,9 +48,19 @@ final readonly class NumberedTargets implements Layout
         return self::of($fields->whole('targets'), $fields->length('distance'), $fields->whole('spreadDegrees'), $fields->whole('balls'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('targets', 'Targets', 1, 9),
+            LayoutParameter::length('distance', 'Distance'),
+            LayoutParameter::whole('spreadDegrees', 'Spread, degrees', 0, 150),
+            LayoutParameter::whole('balls', 'Balls', 1, 12),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'targets';
+        return self::KIND;
     }
 
     private static function sketch(int $targets, Length $distance, int $spreadDegrees, int $balls): Sketch

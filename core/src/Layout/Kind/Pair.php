@@ -9,6 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -27,6 +28,8 @@ final readonly class Pair implements Layout
 {
     use Sketched;
 
+    public const KIND = 'pair';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $distance): self
     {
@@ -40,9 +43,16 @@ final readonly class Pair implements Layout
         return self::of($fields->length('distance'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('distance', 'Distance'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'pair';
+        return self::KIND;
     }
 
     private static function sketch(Length $distance): Sketch

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -29,6 +30,8 @@ use FleetSparrow\Core\Shared\Length;
 final readonly class PassingBoards implements Layout
 {
     use Sketched;
+
+    public const KIND = 'boards';
 
     /** @throws InvalidLayout If a length cannot be laid, or the middle does not lie within the whole. */
     public static function of(Length $width, Length $depth, Length $innerWidth, Length $innerDepth): self
@@ -52,9 +55,19 @@ final readonly class PassingBoards implements Layout
         return self::of($fields->length('width'), $fields->length('depth'), $fields->length('innerWidth'), $fields->length('innerDepth'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('depth', 'Depth'),
+            LayoutParameter::length('innerWidth', 'Middle, width'),
+            LayoutParameter::length('innerDepth', 'Middle, depth'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'boards';
+        return self::KIND;
     }
 
     private static function sketch(Length $width, Length $depth, Length $innerWidth, Length $innerDepth): Sketch

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -29,6 +30,8 @@ final readonly class PassingRectangle implements Layout
 {
     use Sketched;
 
+    public const KIND = 'passing-rectangle';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $width, Length $depth, int $order, int $clockwise, int $perCorner, int $balls): self
     {
@@ -47,9 +50,21 @@ final readonly class PassingRectangle implements Layout
         return self::of($fields->length('width'), $fields->length('depth'), $fields->whole('order'), $fields->whole('clockwise'), $fields->whole('perCorner'), $fields->whole('balls'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('depth', 'Depth'),
+            LayoutParameter::whole('order', 'Order: 0 round, 1 straight and diagonal', 0, 1),
+            LayoutParameter::whole('clockwise', 'Other way round', 0, 1),
+            LayoutParameter::whole('perCorner', 'Players at a corner', 1, 5),
+            LayoutParameter::whole('balls', 'Balls', 1, 2),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'passing-rectangle';
+        return self::KIND;
     }
 
     private static function sketch(Length $width, Length $depth, int $order, int $clockwise, int $perCorner, int $balls): Sketch

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -30,6 +31,8 @@ final readonly class PatternToGoal implements Layout
 {
     use Sketched;
 
+    public const KIND = 'pattern-to-goal';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $passers, Length $spacing, Length $offset, Length $shot): self
     {
@@ -46,9 +49,19 @@ final readonly class PatternToGoal implements Layout
         return self::of($fields->whole('passers'), $fields->length('spacing'), $fields->length('offset'), $fields->length('shot'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('passers', 'Passers', 2, 8),
+            LayoutParameter::length('spacing', 'Spacing'),
+            LayoutParameter::length('offset', 'Between the rows'),
+            LayoutParameter::length('shot', 'Shot from'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'pattern-to-goal';
+        return self::KIND;
     }
 
     private static function sketch(int $passers, Length $spacing, Length $offset, Length $shot): Sketch

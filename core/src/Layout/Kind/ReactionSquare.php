@@ -10,6 +10,7 @@ use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -29,6 +30,8 @@ final readonly class ReactionSquare implements Layout
 {
     use Sketched;
 
+    public const KIND = 'reaction-square';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $side): self
     {
@@ -42,9 +45,16 @@ final readonly class ReactionSquare implements Layout
         return self::of($fields->length('side'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('side', 'Side'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'reaction-square';
+        return self::KIND;
     }
 
     private static function sketch(Length $side): Sketch

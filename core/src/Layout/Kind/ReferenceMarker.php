@@ -9,6 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -27,6 +28,8 @@ final readonly class ReferenceMarker implements Layout
 {
     use Sketched;
 
+    public const KIND = 'reference';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $reach, int $serverMetres): self
     {
@@ -41,9 +44,17 @@ final readonly class ReferenceMarker implements Layout
         return self::of($fields->length('reach'), $fields->whole('serverMetres'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('reach', 'To each side'),
+            LayoutParameter::whole('serverMetres', 'Server, metres away (0 none)', 0, 40),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'reference';
+        return self::KIND;
     }
 
     private static function sketch(Length $reach, int $serverMetres): Sketch

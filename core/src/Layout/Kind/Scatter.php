@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -26,6 +27,8 @@ final readonly class Scatter implements Layout
 {
     use Sketched;
 
+    public const KIND = 'scatter';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $markers, Length $width, Length $depth, int $seed): self
     {
@@ -42,9 +45,19 @@ final readonly class Scatter implements Layout
         return self::of($fields->whole('markers'), $fields->length('width'), $fields->length('depth'), $fields->whole('seed'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('markers', 'Markers', 2, 60),
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('depth', 'Depth'),
+            LayoutParameter::whole('seed', 'Another way to strew them', 0, 999999),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'scatter';
+        return self::KIND;
     }
 
     private static function sketch(int $markers, Length $width, Length $depth, int $seed): Sketch

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -30,6 +31,8 @@ final readonly class ShootingLine implements Layout
 {
     use Sketched;
 
+    public const KIND = 'shooting-line';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $ballCount, Length $spacing, Length $distance, Length $goalWidth): self
     {
@@ -46,9 +49,19 @@ final readonly class ShootingLine implements Layout
         return self::of($fields->whole('ballCount'), $fields->length('spacing'), $fields->length('distance'), $fields->length('goalWidth'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('ballCount', 'Balls', 2, 12),
+            LayoutParameter::length('spacing', 'Spacing'),
+            LayoutParameter::length('distance', 'To the goal'),
+            LayoutParameter::length('goalWidth', 'Goal'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'shooting-line';
+        return self::KIND;
     }
 
     private static function sketch(int $ballCount, Length $spacing, Length $distance, Length $goalWidth): Sketch

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -23,6 +24,8 @@ use FleetSparrow\Core\Shared\Length;
 final readonly class SmallField implements Layout
 {
     use Sketched;
+
+    public const KIND = 'small-field';
 
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $width, Length $depth, Length $goalWidth, int $goalsPerEnd): self
@@ -40,9 +43,19 @@ final readonly class SmallField implements Layout
         return self::of($fields->length('width'), $fields->length('depth'), $fields->length('goalWidth'), $fields->whole('goalsPerEnd'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('depth', 'Depth'),
+            LayoutParameter::length('goalWidth', 'Goal'),
+            LayoutParameter::whole('goalsPerEnd', 'Goals at each end', 1, 2),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'small-field';
+        return self::KIND;
     }
 
     private static function sketch(Length $width, Length $depth, Length $goalWidth, int $goalsPerEnd): Sketch

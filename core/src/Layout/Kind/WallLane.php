@@ -11,6 +11,8 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Footprint;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -23,6 +25,8 @@ use FleetSparrow\Core\Shared\Length;
 final readonly class WallLane implements Layout
 {
     use OneWorkerOneBall;
+
+    public const KIND = 'wall-lane';
 
     private function __construct(
         private Length $width,
@@ -51,9 +55,25 @@ final readonly class WallLane implements Layout
         );
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('nearest', 'Nearest line'),
+            LayoutParameter::length('step', 'From line to line'),
+            LayoutParameter::whole('levels', 'Lines', 1, 6),
+            LayoutParameter::whole('level', 'Line in use', 1, 6),
+        ];
+    }
+
+    public static function fromFields(LayoutFields $read): self
+    {
+        return self::of($read->length('width'), $read->length('nearest'), $read->length('step'), $read->whole('levels'), $read->whole('level'));
+    }
+
     public function kind(): string
     {
-        return 'wall-lane';
+        return self::KIND;
     }
 
     public function parameters(): array

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
@@ -30,6 +31,8 @@ final readonly class WallTurn implements Layout
 {
     use Sketched;
 
+    public const KIND = 'wall-turn';
+
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(Length $width, Length $wall, Length $turnLine): self
     {
@@ -45,9 +48,18 @@ final readonly class WallTurn implements Layout
         return self::of($fields->length('width'), $fields->length('wall'), $fields->length('turnLine'));
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::length('width', 'Width'),
+            LayoutParameter::length('wall', 'To the wall'),
+            LayoutParameter::length('turnLine', 'Turn line behind'),
+        ];
+    }
+
     public function kind(): string
     {
-        return 'wall-turn';
+        return self::KIND;
     }
 
     private static function sketch(Length $width, Length $wall, Length $turnLine): Sketch

@@ -10,6 +10,8 @@ use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutFields;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Layout\Limits;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\MarkerShape;
@@ -25,6 +27,8 @@ use FleetSparrow\Core\Shared\Length;
 final readonly class Zigzag implements Layout
 {
     use OneWorkerOneBall;
+
+    public const KIND = 'zigzag';
 
     private function __construct(private int $markers, private Length $spacing, private int $angleDegrees)
     {
@@ -44,9 +48,23 @@ final readonly class Zigzag implements Layout
         );
     }
 
+    public static function chosen(): array
+    {
+        return [
+            LayoutParameter::whole('markers', 'Markers', 2, 60),
+            LayoutParameter::length('spacing', 'Spacing'),
+            LayoutParameter::whole('angleDegrees', 'Each leg turns, degrees', 20, 140),
+        ];
+    }
+
+    public static function fromFields(LayoutFields $read): self
+    {
+        return self::of($read->whole('markers'), $read->length('spacing'), $read->whole('angleDegrees'));
+    }
+
     public function kind(): string
     {
-        return 'zigzag';
+        return self::KIND;
     }
 
     public function parameters(): array
