@@ -35,6 +35,11 @@ final class PurityTest extends TestCase
         self::assertContains('Illuminate\Support\Str', self::faults('<?php declare(strict_types=1); use Illuminate\Support\Str;'));
         self::assertContains('date()', self::faults('<?php declare(strict_types=1); $a = date("Y");'));
         self::assertContains('new DateTimeImmutable', self::faults('<?php declare(strict_types=1); $a = new DateTimeImmutable();'));
+        self::assertContains('a static property or variable', self::faults('<?php declare(strict_types=1); class A { private static array $known = []; }'));
+        self::assertContains('a static property or variable', self::faults('<?php declare(strict_types=1); class A { public static ?int $n = null; }'));
+        self::assertContains('a static property or variable', self::faults('<?php declare(strict_types=1); function f() { static $n = 0; }'));
+        self::assertContains('spl_object_id', self::faults('<?php declare(strict_types=1); $a = spl_object_id($b);'));
+        self::assertSame([], self::faults('<?php declare(strict_types=1); class A { public static function of(): static { return array_map(static fn (int $n): int => $n, []); } }'));
         self::assertSame([], self::faults('<?php declare(strict_types=1); $a = $this->date(1);'));
     }
 
@@ -54,6 +59,14 @@ final class PurityTest extends TestCase
             }
             if ($before?->is(T_NEW) && in_array($token->text, ['DateTimeImmutable', 'DateTime', 'Randomizer'], true)) {
                 $faults[] = "new {$token->text}";
+            }
+            // What one question leaves behind for the next, unseen: a memo is made by whoever begins, and handed on.
+            if ($token->is(T_STATIC) && (($tokens[$i + 1] ?? null)?->is([T_VARIABLE, T_ARRAY, T_STRING, T_NAME_QUALIFIED, T_NAME_FULLY_QUALIFIED]) || ($tokens[$i + 1] ?? null)?->text === '?')
+                && ! ($before?->is([T_NEW, T_RETURN, T_INSTANCEOF]) || in_array($before?->text, ['(', ',', ':', '|', '=', '=>', '?', '??'], true))) {
+                $faults[] = 'a static property or variable';
+            }
+            if ($token->text === 'spl_object_id') {
+                $faults[] = 'spl_object_id';
             }
             if ($token->is([T_ECHO, T_PRINT, T_GLOBAL])) {
                 $faults[] = $token->text;

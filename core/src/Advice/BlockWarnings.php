@@ -17,6 +17,8 @@ use FleetSparrow\Core\Shared\Cure;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Touch\Surface;
+use FleetSparrow\Core\Touch\Tally;
+use FleetSparrow\Core\Touch\TallyReader;
 
 /** What a coach should know of a block before the whistle: with its cheapest cure. */
 final class BlockWarnings
@@ -51,11 +53,9 @@ final class BlockWarnings
             return [];
         }
         $worst = null;
-        $headers = [];
+        $headers = new TallyReader(static fn (Tally $tally): float => $tally->contactsWith(Surface::Head));
         foreach ($evaluation->touches as $player => $tally) {
-            // Players who work alike share one tally, which is then read once.
-            $headers[spl_object_id($tally)] ??= $tally->contactsWith(Surface::Head);
-            $worst ??= HeadersPlanned::sentence($headers[spl_object_id($tally)], $context->heading, $context->past->headers[$player] ?? []);
+            $worst ??= HeadersPlanned::sentence($headers->of($tally), $context->heading, $context->past->headers[$player] ?? []);
         }
 
         return $worst === null ? [] : [new Warning($worst, Cure::takeOut(), 'heading', $context->heading->headers !== null)];

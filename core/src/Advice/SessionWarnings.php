@@ -11,6 +11,7 @@ use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Purpose;
 use FleetSparrow\Core\Touch\Tally;
+use FleetSparrow\Core\Touch\TallyReader;
 
 /** What a coach should know of the session as a whole. */
 final class SessionWarnings
@@ -42,9 +43,9 @@ final class SessionWarnings
      */
     private static function load(array $touches, PlanContext $context, string $what, callable $amount): array
     {
-        [$over, $most, $read] = [0, 0.0, []];
+        [$over, $most, $read] = [0, 0.0, new TallyReader($amount(...))];
         foreach ($touches as $player => $tally) {
-            $planned = $read[spl_object_id($tally)] ??= $amount($tally);
+            $planned = $read->of($tally);
             $before = $planned <= 0.0 ? [] : array_map(static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]], $context->past->loads[$player] ?? []);
             $ratio = $before === [] ? null : LoadJump::ratio($planned, $before);
             if ($ratio !== null && $ratio > LoadJump::CAUTION_OVER) {
@@ -68,16 +69,16 @@ final class SessionWarnings
      */
     private static function weakerStrikes(array $touches, PlanContext $context): array
     {
-        [$most, $read] = [0.0, []];
+        $most = 0.0;
+        $read = array_map(
+            static fn (FootMark $weaker): TallyReader => new TallyReader(static fn (Tally $tally): float => $tally->contactsOfFor($weaker, Purpose::Shot)),
+            [StrongFoot::Right->value => FootMark::Left, StrongFoot::Left->value => FootMark::Right],
+        );
         foreach ($context->players as $player) {
-            $weaker = match ($player->strongFoot) {
-                StrongFoot::Right => FootMark::Left,
-                StrongFoot::Left => FootMark::Right,
-                StrongFoot::Both => null,
-            };
+            $ofWeaker = $read[$player->strongFoot->value] ?? null;
             $tally = $touches[$player->id] ?? null;
-            if ($weaker !== null && $tally !== null) {
-                $most = max($most, $read["{$weaker->value} ".spl_object_id($tally)] ??= $tally->contactsOfFor($weaker, Purpose::Shot));
+            if ($ofWeaker !== null && $tally !== null) {
+                $most = max($most, $ofWeaker->of($tally));
             }
         }
 

@@ -18,6 +18,8 @@ use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Tally;
+use FleetSparrow\Core\Touch\TallyReader;
 
 /** Works out what each drill would be worth in each part of the session: one look at every drill, whatever is combined later. */
 final class OptionMaker
@@ -162,13 +164,13 @@ final class OptionMaker
     private function weakerShare(BlockEvaluation $worked): float
     {
         [$weaker, $all] = [0.0, 0.0];
-        $read = [];
+        $read = new TallyReader(static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)]);
         foreach ($this->request->context->players as $player) {
             $tally = $worked->touches[$player->id] ?? null;
             if ($tally === null || $player->strongFoot === StrongFoot::Both) {
                 continue;
             }
-            [$left, $right] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)];
+            [$left, $right] = $read->of($tally);
             $weaker += $player->strongFoot === StrongFoot::Right ? $left : $right;
             $all += $left + $right;
         }

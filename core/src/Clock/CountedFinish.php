@@ -8,6 +8,7 @@ use FleetSparrow\Core\Dose\CountedTime;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /**
  * When a block of "only good ones count" is likely to be over: by the exact distribution of its misses, side after side and turn
@@ -36,12 +37,12 @@ final readonly class CountedFinish
      *
      * @param  list<non-empty-list<Pace>>  $turns  who works in each
      */
-    public static function tryWork(QuotaDose $dose, array $turns): ?CountedTime
+    public static function tryWork(QuotaDose $dose, array $turns, Memo $memo = new Memo): ?CountedTime
     {
         $sides = $dose->sides()->count();
         $sum = null;
         foreach (count($turns) * $sides <= self::MOST_WAITS ? $turns : [] as $workers) {
-            $side = $dose->sideTime($workers);
+            $side = $dose->sideTime($workers, $memo);
             for ($i = 0; $i < $sides; $i++) {
                 $wait = CountedTime::of($side->fixedSeconds + ($i > 0 ? $dose->restSeconds() : 0.0), $side->secondsEach, $side->misses);
                 $sum = $sum === null ? $wait : $sum->tryPlus($wait);

@@ -16,9 +16,6 @@ use FleetSparrow\Core\Statistics\NormalDistribution;
  */
 final class FinishTime
 {
-    /** @var array<int, non-empty-list<float>> number of slices → where the middles lie for a standard normal */
-    private static array $middles = [];
-
     private function __construct(private readonly DurationEstimate $total)
     {
     }
@@ -42,7 +39,7 @@ final class FinishTime
      */
     public function middles(int $slices): array
     {
-        $normal = self::$middles[$slices] ??= array_map(static fn (int $i): float => NormalDistribution::quantile(($i + 0.5) / $slices), range(0, $slices - 1));
+        $normal = array_map(static fn (int $i): float => NormalDistribution::quantile(($i + 0.5) / $slices), range(0, $slices - 1));
         [$mean, $deviation, $skewness] = [$this->total->meanSeconds, $this->total->standardDeviationSeconds(), $this->skewness()];
 
         return array_map(static fn (float $z): float => $mean + $deviation * self::corrected($z, $skewness), $normal);

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -37,13 +38,13 @@ final readonly class CollectiveDose implements Dose
         return ['kind' => 'collective', 'total' => $this->total, 'onlyGood' => $this->onlyGood ? 1 : 0];
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $slowest = $workers[0];
         foreach ($workers as $pace) {
             $slowest = $pace->secondsPerRep > $slowest->secondsPerRep ? $pace : $slowest;
         }
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION);
+        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
         $work = DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->total * $slowest->secondsPerRep);
 
         return $this->pattern->around($work->plus($this->drops($slowest)));

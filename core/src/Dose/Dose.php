@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /** What is prescribed: how much work, on which sides, in how many sets, with which rest. */
 interface Dose
@@ -41,7 +42,7 @@ interface Dose
      *
      * @param  non-empty-list<Pace>  $workers
      */
-    public function turnTime(array $workers): DurationEstimate;
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate;
 
     /** Reps a player is expected to do in all sets of one side. */
     public function expectedReps(Pace $pace): float;

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /** Minutes and no count: explore. */
 final readonly class FreeDose implements Dose
@@ -59,7 +60,7 @@ final readonly class FreeDose implements Dose
         return $this->minutes * 60.0;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         return DurationEstimate::fixed($this->minutes * 60.0 * $this->sides->count());
     }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -47,9 +48,9 @@ final readonly class LengthsDose implements Dose
         return ['kind' => 'lengths', 'lengths' => $this->lengths, 'andBack' => $this->andBack ? 1 : 0] + ($tempos === '' ? [] : ['tempos' => $tempos]);
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
 
         return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->steadyTrips()));
     }

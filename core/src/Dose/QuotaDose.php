@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\CountDistribution;
 
 /**
@@ -16,9 +17,6 @@ use FleetSparrow\Core\Statistics\CountDistribution;
  */
 final class QuotaDose implements Dose
 {
-    /** @var array<string, CountDistribution> answers already worked out; the same question always has the same answer */
-    private static array $known = [];
-
     private function __construct(private readonly int $good, private readonly float $restSeconds, private readonly DoseSides $sides)
     {
     }
@@ -68,11 +66,11 @@ final class QuotaDose implements Dose
         return null;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $sides = $this->sides->count();
 
-        return $this->sideTime($workers)->estimate()->repeated($sides)->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
+        return $this->sideTime($workers, $memo)->estimate()->repeated($sides)->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
     }
 
     /**
@@ -80,12 +78,12 @@ final class QuotaDose implements Dose
      *
      * @param  non-empty-list<Pace>  $workers
      */
-    public function sideTime(array $workers): CountedTime
+    public function sideTime(array $workers, Memo $memo = new Memo): CountedTime
     {
         $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
         $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
 
-        return CountedTime::of($this->good * $seconds, $seconds + $fetch, $this->mostMisses($workers));
+        return CountedTime::of($this->good * $seconds, $seconds + $fetch, $this->mostMisses($workers, $memo));
     }
 
     public function expectedReps(Pace $pace): float
@@ -97,7 +95,7 @@ final class QuotaDose implements Dose
     }
 
     /** @param  non-empty-list<Pace>  $workers */
-    private function mostMisses(array $workers): CountDistribution
+    private function mostMisses(array $workers, Memo $memo): CountDistribution
     {
         $groups = [];
         foreach ($workers as $pace) {
@@ -107,10 +105,10 @@ final class QuotaDose implements Dose
         ksort($groups);
         $question = implode(', ', array_map(static fn (string $chance, array $same): string => "{$chance} ".count($same), array_keys($groups), $groups));
 
-        return self::$known["{$this->good}: {$question}"] ??= CountDistribution::largestOf(array_map(
+        return $memo->of("misses {$this->good}: {$question}", fn (): CountDistribution => CountDistribution::largestOf(array_map(
             fn (array $same): CountDistribution => CountDistribution::betaNegativeBinomial($this->good, $same[0]->alpha(), $same[0]->beta())
                 ->largestOfSame(count($same)),
             array_values($groups),
-        ));
+        )));
     }
 }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
@@ -61,10 +62,10 @@ final readonly class RaceDose implements Dose
         return null;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $goes = $this->sides->count() * $this->goes;
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
 
         return DurationEstimate::ofMoments($mean, $variance, $third)
             ->scaled($this->reps)

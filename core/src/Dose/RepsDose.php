@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /**
  * A fixed number of repetitions: sides·sets·n·s + (sides·sets − 1)·rest, the seconds for a rep being judged.
@@ -64,7 +65,7 @@ final readonly class RepsDose implements Dose
         return null;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $sets = $this->sides->count() * $this->sets;
         $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));

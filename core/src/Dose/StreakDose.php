@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -41,7 +42,7 @@ final readonly class StreakDose implements Dose
         return ['kind' => 'streak', 'goal' => $this->goal];
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         [$slowestMean, $slowestVariation] = [0.0, 0.0];
         foreach ($workers as $pace) {
@@ -52,7 +53,7 @@ final readonly class StreakDose implements Dose
                 $slowestVariation = sqrt($variance) * $pace->secondsPerRep / $seconds;
             }
         }
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)));
+        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)), $memo);
 
         return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($slowestMean));
     }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /**
  * Work for a fixed time: exact, rest between sets and none after the last.
@@ -64,7 +65,7 @@ final readonly class TimedDose implements Dose
         return $this->workSeconds;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $sets = $this->sides->count() * $this->sets;
 

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /**
  * Goes at a target: until the first hit, at most n ("not in n" is a result), or all n balls for the hits among them. Balls are
@@ -35,7 +36,7 @@ final readonly class TriesDose implements Dose
         return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
         $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));

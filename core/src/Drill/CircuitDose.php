@@ -10,6 +10,7 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
 
 /**
  * Items in a row, run without stopping, as often as there are rounds: the sum of what each item takes and of the rests after
@@ -87,11 +88,11 @@ final readonly class CircuitDose implements Dose
         return null;
     }
 
-    public function turnTime(array $workers): DurationEstimate
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $round = DurationEstimate::fixed(0.0);
         foreach ($this->items as $i => $item) {
-            $round = $round->plus($item->dose->turnTime($this->paces($item, $workers)));
+            $round = $round->plus($item->dose->turnTime($this->paces($item, $workers), $memo));
             if ($i < count($this->items) - 1) {
                 $round = $round->plus(DurationEstimate::fixed($item->restSeconds));
             }

@@ -101,7 +101,7 @@ final class BlockEvaluator
         $writeSeconds = 0.0;
         $workers = array_map(static fn (WorkTurn $turn): array => array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working), $turns);
         foreach ($turns as $i => $turn) {
-            $time = $dose->turnTime($workers[$i]);
+            $time = $dose->turnTime($workers[$i], $this->context->memo);
             $turnMeans[] = $time->meanSeconds;
             $work = $work->plus($time);
             $writeSeconds += self::writeSeconds($drill, $dose, count($turn->working), $rules);
@@ -123,7 +123,7 @@ final class BlockEvaluator
             $stationing->inUse(),
             count($turns),
             $laying->markers,
-            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules))->of($turns, $turnMeans, $setUp, $explain, $plain),
+            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules, $this->context->memo))->of($turns, $turnMeans, $setUp, $explain, $plain),
             $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $own, $queues),
             [],
             $laying,
@@ -131,7 +131,7 @@ final class BlockEvaluator
             $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
             $drill->layout,
             $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
-            $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers),
+            $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers, $this->context->memo),
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));
@@ -202,7 +202,7 @@ final class BlockEvaluator
             // Who works the same sides in the same time touches the same.
             $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose ? $player->strongFoot->value : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
             $key = "{$sides} {$pace->made} {$pace->missed} {$pace->priorChance} {$pace->secondsPerRep}";
-            $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot) : Tally::zero();
+            $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot, $this->context->memo) : Tally::zero();
         }
 
         return $touches;

@@ -13,6 +13,8 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Tally;
+use FleetSparrow\Core\Touch\TallyReader;
 
 /**
  * What could go from a session that is over its slot, smallest loss first: a rest, then a set, then a block; within each, fewest
@@ -161,10 +163,10 @@ final class Cuts
      */
     private static function touches(BlockEvaluation $evaluation): array
     {
-        $read = [];
+        $read = new TallyReader(static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()]);
         $sum = [0.0, 0.0, 0.0];
         foreach ($evaluation->touches as $tally) {
-            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()];
+            [$left, $right, $all] = $read->of($tally);
             $sum = [$sum[0] + $left, $sum[1] + $right, $sum[2] + $all];
         }
         $players = max(1, count($evaluation->touches));

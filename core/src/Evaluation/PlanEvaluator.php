@@ -85,11 +85,12 @@ final class PlanEvaluator
      */
     private static function touches(array $players, array $evaluations): array
     {
-        $sums = [];
-        $touches = [];
+        [$seen, $touches] = [[], []];
         foreach ($players as $player) {
             $tallies = array_filter(array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations));
-            $touches[$player] = $sums[implode(' ', array_map(spl_object_id(...), $tallies))] ??= Tally::sum($tallies);
+            $alike = array_search($tallies, $seen, true);
+            $touches[$player] = $alike === false ? Tally::sum($tallies) : $touches[$alike];
+            $seen[$player] = $tallies;
         }
 
         return $touches;

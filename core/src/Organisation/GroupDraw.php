@@ -11,6 +11,7 @@ use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Rotation\Duties;
 use FleetSparrow\Core\Rotation\Meetings;
+use SplObjectStorage;
 
 /**
  * Draws the groups and duties of a session block by block, each knowing those before it; the same block asked for again has
@@ -23,8 +24,8 @@ final class GroupDraw
     /** @var array<string, Stationing> */
     private array $drawn = [];
 
-    /** @var array<int, list<WorkTurn>> by stationing, which lives as long as the draw */
-    private array $turns = [];
+    /** @var SplObjectStorage<Stationing, list<WorkTurn>> */
+    private readonly SplObjectStorage $turns;
 
     /** @var array<string, list<Duty>> */
     private array $duties = [];
@@ -37,6 +38,7 @@ final class GroupDraw
     {
         $this->meetings = $past->meetings();
         $this->keeperTurns = $past->keeperTurns;
+        $this->turns = new SplObjectStorage;
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */
@@ -48,7 +50,11 @@ final class GroupDraw
     /** @return list<WorkTurn> */
     public function turns(Stationing $stationing): array
     {
-        return $this->turns[spl_object_id($stationing)] ??= $stationing->turns();
+        if (! $this->turns->contains($stationing)) {
+            $this->turns[$stationing] = $stationing->turns();
+        }
+
+        return $this->turns[$stationing];
     }
 
     /**

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\Weather;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Shared\Memo;
 
 /** Everything beside the running order that an evaluation needs. */
 final readonly class PlanContext
@@ -20,6 +21,7 @@ final readonly class PlanContext
      * @param  Area|null  $area  null when the squad has not said
      * @param  HeadingLimit|null  $heading  null where no limit is followed
      * @param  int<0, max>  $helpers  grown-ups beside the coach
+     * @param  Memo  $memo  of what is worked out for this plan
      */
     private function __construct(
         public array $players,
@@ -31,6 +33,7 @@ final readonly class PlanContext
         public int $helpers,
         public SeasonPast $past,
         public Weather $weather,
+        public Memo $memo = new Memo,
     ) {
     }
 
@@ -67,6 +70,6 @@ final readonly class PlanContext
     /** The same in another corner. */
     public function within(Area $area): self
     {
-        return new self($this->players, $this->knownDrills, $this->rules, $this->kit, $area, $this->heading, $this->helpers, $this->past, $this->weather);
+        return new self($this->players, $this->knownDrills, $this->rules, $this->kit, $area, $this->heading, $this->helpers, $this->past, $this->weather, $this->memo);
     }
 }

@@ -16,9 +16,6 @@ use FleetSparrow\Core\Exception\InvalidPlan;
  */
 final class RoundRobin
 {
-    /** @var array<int, list<list<array{int, int}>>> the tables asked for so far */
-    private static array $tables = [];
-
     /**
      * Every round, the first one first.
      *
@@ -28,7 +25,7 @@ final class RoundRobin
      */
     public static function table(int $players): array
     {
-        return self::$tables[$players] ??= array_map(static fn (int $round): array => self::round($players, $round), range(1, max(1, self::rounds($players))));
+        return array_map(static fn (int $round): array => self::round($players, $round), range(1, max(1, self::rounds($players))));
     }
 
     /** Rounds until everybody has met everybody. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Statistics;
 
+use FleetSparrow\Core\Shared\Memo;
+
 /**
  * The slowest of w workers whose times for one piece of work are independent and log-normal.
  *
@@ -17,19 +19,13 @@ final class SlowestWorker
     /** Beyond eight standard deviations nothing is left of the hump. */
     private const STEPS_EACH_WAY = 32;
 
-    /** @var array<string, array{float, float, float}> answers already worked out; the same question always has the same answer */
-    private static array $known = [];
-
-    /** @var list<array{float, float, float}> z, STEP·φ(z) and Φ(z), the same for every question */
-    private static array $grid = [];
-
     /**
      * @param  float  $coefficientOfVariation  spread of one worker, over 0
      * @return array{float, float, float} mean, variance and third central moment of the slowest, as multiples of one worker's mean time
      */
-    public static function moments(int $workers, float $coefficientOfVariation): array
+    public static function moments(int $workers, float $coefficientOfVariation, Memo $memo = new Memo): array
     {
-        return self::$known["{$workers} {$coefficientOfVariation}"] ??= self::integrate($workers, $coefficientOfVariation);
+        return $memo->of("slowest {$workers} {$coefficientOfVariation}", static fn (): array => self::integrate($workers, $coefficientOfVariation, self::grid($memo)));
     }
 
     /**
@@ -39,26 +35,30 @@ final class SlowestWorker
      * @param  float  $coefficientOfVariation  spread of every one, over 0
      * @return array{float, float, float} mean, variance and third central moment of the slowest, in seconds and their powers
      */
-    public static function ofMeans(array $meanSeconds, float $coefficientOfVariation): array
+    public static function ofMeans(array $meanSeconds, float $coefficientOfVariation, Memo $memo = new Memo): array
     {
         $longest = max($meanSeconds);
         if (min($meanSeconds) === $longest) {
-            [$mean, $variance, $third] = self::moments(count($meanSeconds), $coefficientOfVariation);
+            [$mean, $variance, $third] = self::moments(count($meanSeconds), $coefficientOfVariation, $memo);
 
             return [$mean * $longest, $variance * $longest ** 2, $third * $longest ** 3];
         }
         $shares = array_count_values(array_map(static fn (float $mean): string => sprintf('%.6e', $mean / $longest), $meanSeconds));
         ksort($shares);
-        [$mean, $variance, $third] = self::$known[http_build_query($shares)." {$coefficientOfVariation}"] ??= self::integrateUnlike($shares, $coefficientOfVariation);
+        [$mean, $variance, $third] = $memo->of(
+            'slowest '.http_build_query($shares)." {$coefficientOfVariation}",
+            static fn (): array => self::integrateUnlike($shares, $coefficientOfVariation, self::grid($memo)),
+        );
 
         return [$mean * $longest, $variance * $longest ** 2, $third * $longest ** 3];
     }
 
     /**
      * @param  array<array-key, int>  $shares  mean time as a share of the longest → workers
+     * @param  list<array{float, float, float}>  $grid
      * @return array{float, float, float}
      */
-    private static function integrateUnlike(array $shares, float $coefficientOfVariation): array
+    private static function integrateUnlike(array $shares, float $coefficientOfVariation, array $grid): array
     {
         $sigma = sqrt(log(1.0 + $coefficientOfVariation ** 2));
         $behind = [];
@@ -66,7 +66,7 @@ final class SlowestWorker
             $behind[] = [-log((float) $share) / $sigma, $workers];
         }
         [$first, $second, $third] = [0.0, 0.0, 0.0];
-        foreach (self::$grid = self::$grid ?: self::grid() as [$z]) {
+        foreach ($grid as [$z]) {
             [$product, $sum] = [1.0, 0.0];
             foreach ($behind as [$ahead, $workers]) {
                 [$density, $below] = NormalDistribution::densityAndCdf($z + $ahead);
@@ -86,13 +86,16 @@ final class SlowestWorker
         return [$first, $second - $first ** 2, $third - 3.0 * $first * $second + 2.0 * $first ** 3];
     }
 
-    /** @return array{float, float, float} */
-    private static function integrate(int $workers, float $coefficientOfVariation): array
+    /**
+     * @param  list<array{float, float, float}>  $grid
+     * @return array{float, float, float}
+     */
+    private static function integrate(int $workers, float $coefficientOfVariation, array $grid): array
     {
         $sigma = sqrt(log(1.0 + $coefficientOfVariation ** 2));
         $mu = -$sigma ** 2 / 2.0;
         [$first, $second, $third] = [0.0, 0.0, 0.0];
-        foreach (self::$grid = self::$grid ?: self::grid() as [$z, $density, $below]) {
+        foreach ($grid as [$z, $density, $below]) {
             $x = exp($mu + $sigma * $z);
             $share = $workers * $density * $below ** ($workers - 1);
             $first += $x * $share;
@@ -103,8 +106,14 @@ final class SlowestWorker
         return [$first, $second - $first ** 2, $third - 3.0 * $first * $second + 2.0 * $first ** 3];
     }
 
+    /** @return list<array{float, float, float}> z, STEP·φ(z) and Φ(z), the same for every question */
+    private static function grid(Memo $memo): array
+    {
+        return $memo->of('standard normal grid', self::makeGrid(...));
+    }
+
     /** @return list<array{float, float, float}> */
-    private static function grid(): array
+    private static function makeGrid(): array
     {
         $grid = [];
         for ($i = 0; $i <= self::STEPS_EACH_WAY; $i++) {

@@ -14,6 +14,7 @@ use FleetSparrow\Core\Organisation\WorkTurn;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Foot;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\FootMark;
@@ -24,7 +25,7 @@ final class BlockSegments
 {
     private int $number = 0;
 
-    /** @var array<int, array{array{float, float}, array{float, float}}> script → contacts of one rep, led left and led right; the drill holds the scripts */
+    /** @var array<string, array{array{float, float}, array{float, float}}> script → contacts of one rep, led left and led right */
     private array $perRep = [];
 
     public function __construct(
@@ -33,6 +34,7 @@ final class BlockSegments
         private readonly Dose $dose,
         private readonly Pace $pace,
         private readonly ClockRules $rules,
+        private readonly Memo $memo,
     ) {
     }
 
@@ -102,7 +104,7 @@ final class BlockSegments
         for ($round = 1; $round <= $dose->sets(); $round++) {
             foreach ($dose->items as $i => $item) {
                 $sides = self::sideNames($item->dose);
-                $seconds = $item->dose->turnTime(array_fill(0, count($working), $item->pace))->meanSeconds / count($sides);
+                $seconds = $item->dose->turnTime(array_fill(0, count($working), $item->pace), $this->memo)->meanSeconds / count($sides);
                 foreach ($sides as $side) {
                     $touches = $this->touchesOfOneSet($item->script, $item->dose->expectedReps($item->pace), $side, $working);
                     $segments[] = $this->segment(SegmentKind::Work, $seconds, $item->dose->clockedSetSeconds() !== null, $side, $round, $turn, $ids, $touches, $item->name);
@@ -143,7 +145,7 @@ final class BlockSegments
             'weaker' => 1.0 - self::lefties($working),
             default => 0.5,
         };
-        [$ledLeft, $ledRight] = $this->perRep[spl_object_id($script)] ??= [$this->feet($script, Side::Left), $this->feet($script, Side::Right)];
+        [$ledLeft, $ledRight] = $this->perRep[$script->text()] ??= [$this->feet($script, Side::Left), $this->feet($script, Side::Right)];
 
         return [
             $reps * ($leftShare * $ledLeft[0] + (1.0 - $leftShare) * $ledRight[0]),
@@ -154,7 +156,7 @@ final class BlockSegments
     /** @return array{float, float} contacts of one rep led by this side, with the left foot and the right */
     private function feet(Script $script, Side $by): array
     {
-        $tally = BlockTouches::perRep($script, $this->drill->layout->timesAlongPath(), $by);
+        $tally = BlockTouches::perRep($script, $this->drill->layout->timesAlongPath(), $by, $this->memo);
 
         return [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)];
     }
