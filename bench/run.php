@@ -73,7 +73,18 @@ $plan = fn (int $count): array => [
     'slotMinutes' => 240,
     'startsAt' => date('Y-m-d').'T17:30',
     'comingPlayerIds' => array_slice($players, 0, $count),
-    'blocks' => $versions->map(fn (DrillVersion $version, int $i): array => ['id' => "b{$i}", 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => null])->all(),
+    'blocks' => $versions->map(
+        fn (DrillVersion $version, int $i): array => [
+            'id' => "b{$i}",
+            'kind' => 'drill',
+            'title' => $version->name,
+            'minutes' => null,
+            'drillVersionId' => $version->id,
+            'dose' => $version->content['dose'],
+            'tempo' => 'steady',
+            'stations' => null,
+        ],
+    )->all(),
 ];
 $session = $squad->trainingSessions()->whereNull('run_finished_at_utc')->orderBy('id')->firstOrFail();
 
@@ -120,7 +131,12 @@ $inside = function (string $method, string $path, ?array $body = null) use ($app
     DB::listen(function () use (&$queries, &$listening): void {
         $queries += $listening ? 1 : 0;
     });
-    $request = Request::create($path, $method, content: $body === null ? '' : (string) json_encode($body), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json']);
+    $request = Request::create(
+        $path,
+        $method,
+        content: $body === null ? '' : (string) json_encode($body),
+        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+    );
     Auth::guard()->setUser(User::query()->findOrFail($coach->id));
     $queries = 0;
     memory_reset_peak_usage();
@@ -159,27 +175,73 @@ $marks = function (int $count) use ($session, $players, &$number): array {
     return ['marks' => array_map(function (int $i) use ($line, $session, $players, &$number): array {
         $number++;
 
-        return ['uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number), 'playerId' => (int) $players[$i % 14], 'sessionId' => $session->id, 'lineKey' => $line, 'tryNumber' => 1 + intdiv($i, 14), 'value' => 20 + $i % 10, 'isVoid' => false, 'recordedAt' => '2026-01-01T10:00:00.000Z', 'supersedesUuids' => []];
+        return [
+            'uuid' => sprintf('%08x-0000-4000-8000-%012d', random_int(0, 0xFFFFFFFF), $number),
+            'playerId' => (int) $players[$i % 14],
+            'sessionId' => $session->id,
+            'lineKey' => $line,
+            'tryNumber' => 1 + intdiv($i, 14),
+            'value' => 20 + $i % 10,
+            'isVoid' => false,
+            'recordedAt' => '2026-01-01T10:00:00.000Z',
+            'supersedesUuids' => [],
+        ];
     }, range(0, $count - 1))];
 };
 // Each names one mark that exists.
 $corrections = function (array $batch) use ($session): array {
     $uuids = DB::table('marks')->where('training_session_id', $session->id)->limit(400)->pluck('uuid');
 
-    return ['marks' => array_map(fn (array $mark, int $i): array => ['supersedesUuids' => [$uuids[$i % count($uuids)]]] + $mark, $batch['marks'], array_keys($batch['marks']))];
+    return [
+        'marks' => array_map(
+            fn (array $mark, int $i): array => ['supersedesUuids' => [$uuids[$i % count($uuids)]]] + $mark,
+            $batch['marks'],
+            array_keys($batch['marks']),
+        ),
+    ];
 };
 $figures = [
     ['plan preview, 14 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
-    ['the same over its slot, with cuts', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => ['slotMinutes' => 90] + $plan(20), ROUNDS],
+    [
+        'the same over its slot, with cuts',
+        'POST',
+        "/api/v1/squads/{$squad->id}/preview",
+        fn (): array => ['slotMinutes' => 90] + $plan(20),
+        ROUNDS,
+    ],
     ['plan preview, 14 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
-    ['three proposals, 20 players', 'POST', "/api/v1/squads/{$squad->id}/proposals", fn (): array => ['slotMinutes' => 90, 'theme' => 'turning', 'comingPlayerIds' => array_slice($players, 0, 20)], 10],
+    [
+        'three proposals, 20 players',
+        'POST',
+        "/api/v1/squads/{$squad->id}/proposals",
+        fn (): array => ['slotMinutes' => 90, 'theme' => 'turning', 'comingPlayerIds' => array_slice($players, 0, 20)],
+        10,
+    ],
     ['today', 'GET', "/api/v1/squads/{$squad->id}/today", fn () => null, ROUNDS],
     ['run pack', 'GET', "/api/v1/sessions/{$session->id}/run", fn () => null, 30],
     ['squad board', 'GET', "/api/v1/squads/{$squad->id}", fn () => null, 30],
     ['player page', 'GET', "/api/v1/players/{$players[0]}", fn () => null, 30],
-    ['every try of a line', 'GET', "/api/v1/players/{$players[0]}/lines/".DB::table('bests')->where('player_id', $players[0])->value('line_key'), fn () => null, 30],
-    ['a drill tried in the editor', 'POST', "/api/v1/squads/{$squad->id}/drill-trials", fn (): array => ['fields' => $versions[0]->content, 'from' => $versions[0]->slug], ROUNDS],
-    ['drills searched with wishes', 'GET', "/api/v1/squads/{$squad->id}/drill-search?find=sole&people=alone&wall=no&width=10", fn () => null, 30],
+    [
+        'every try of a line',
+        'GET',
+        "/api/v1/players/{$players[0]}/lines/".DB::table('bests')->where('player_id', $players[0])->value('line_key'),
+        fn () => null,
+        30,
+    ],
+    [
+        'a drill tried in the editor',
+        'POST',
+        "/api/v1/squads/{$squad->id}/drill-trials",
+        fn (): array => ['fields' => $versions[0]->content, 'from' => $versions[0]->slug],
+        ROUNDS,
+    ],
+    [
+        'drills searched with wishes',
+        'GET',
+        "/api/v1/squads/{$squad->id}/drill-search?find=sole&people=alone&wall=no&width=10",
+        fn () => null,
+        30,
+    ],
     ['the whole book with its drawings', 'GET', "/api/v1/squads/{$squad->id}/drills", fn () => null, 20],
     ['ladders', 'GET', "/api/v1/squads/{$squad->id}/ladders", fn () => null, 20],
     ['roll call, 14 marks', 'POST', '/api/v1/marks', fn (): array => $marks(14), 30],
@@ -207,7 +269,14 @@ $core = function (callable $work): float {
     return (hrtime(true) - $start) / 1e6;
 };
 $drills = DrillVersion::ofTheBook()->where('is_current', true)->get()->map(fn (DrillVersion $version): Drill => $version->drill())->all();
-$scripts = [...array_map(fn (Drill $drill): string => $drill->script->text(), $drills), ...MoveVersion::query()->where('is_current', true)->get()->map(fn (MoveVersion $version): string => $version->move()->script->text())->all()];
+$scripts = [
+    ...array_map(fn (Drill $drill): string => $drill->script->text(), $drills),
+    ...MoveVersion::query()
+        ->where('is_current', true)
+        ->get()
+        ->map(fn (MoveVersion $version): string => $version->move()->script->text())
+        ->all(),
+];
 $thousand = [];
 for ($i = 0; $i < 1000; $i++) {
     $fields = $versions[$i % count($versions)]->content;
@@ -221,13 +290,46 @@ $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
 $past = $app->make(SquadBasisQuery::class)->of($squad, CalendarDate::fromIso(date('Y-m-d')), null)->past;
 $twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer((string) $id, StrongFoot::Right), array_slice($players, 0, 20));
 $situation = PlanContext::of($twenty, [], new ClockRules, new KitOwned(60, 20, 2), $squad->area(), $squad->headingLimit(), 1, $past);
-$order = $versions->map(fn (DrillVersion $version, int $i): Block => Block::ofDrill("b{$i}", $version->drill(), $version->drill()->doseFrom($version->content['dose'] ?? ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each']), Tempo::Steady, null))->values()->all();
-$needs = new Needs(familyDaysAgo: ['turning' => 9, 'dribbling' => 2, 'ball-mastery' => 2], lastTime: ['sole-taps'], weakerShare: 0.4, nextRungs: ['drag-back-turn' => 5], records: ['sole-taps' => 14, 'drag-back-turn' => 14]);
+$order = $versions->map(
+    fn (DrillVersion $version, int $i): Block => Block::ofDrill(
+        "b{$i}",
+        $version->drill(),
+        $version->drill()->doseFrom(
+            $version->content['dose'] ?? ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'],
+        ),
+        Tempo::Steady,
+        null,
+    ),
+)
+    ->values()
+    ->all();
+$needs = new Needs(
+    familyDaysAgo: ['turning' => 9, 'dribbling' => 2, 'ball-mastery' => 2],
+    lastTime: ['sole-taps'],
+    weakerShare: 0.4,
+    nextRungs: ['drag-back-turn' => 5],
+    records: ['sole-taps' => 14, 'drag-back-turn' => 14],
+);
 $build = function (int $size) use ($drills, $situation, $needs): callable {
     $some = [];
     for ($i = 0; $i < $size; $i++) {
         $drill = $drills[$i % count($drills)];
-        $some[] = new Drill("{$drill->slug}-{$i}", $drill->name, $drill->family, $drill->summary, $drill->layout, $drill->composition, $drill->secondsPerRep, $drill->goodChance, $drill->fetchSeconds, $drill->dose, $drill->rule, $drill->organisation, $drill->demands, $drill->teaching);
+        $some[] = new Drill(
+            "{$drill->slug}-{$i}",
+            $drill->name,
+            $drill->family,
+            $drill->summary,
+            $drill->layout,
+            $drill->composition,
+            $drill->secondsPerRep,
+            $drill->goodChance,
+            $drill->fetchSeconds,
+            $drill->dose,
+            $drill->rule,
+            $drill->organisation,
+            $drill->demands,
+            $drill->teaching,
+        );
     }
 
     return fn () => SessionBuilder::propose(new BuildRequest($some, $situation, 90, Family::Turning, needs: $needs));
@@ -243,9 +345,15 @@ foreach ([
     'propose three out of 150 drills' => $build(150),
     'propose three out of 300 drills' => $build(300),
 
-    'parse and tally '.count($scripts).' scripts' => fn () => array_map(fn (string $text): Tally => Tally::of(Script::fromText($text)), $scripts),
+    'parse and tally '.count($scripts).' scripts' => fn () => array_map(
+        fn (string $text): Tally => Tally::of(Script::fromText($text)),
+        $scripts,
+    ),
     'search over 1,000 drills, words' => fn () => $index->find('sole turn', new DrillFilter),
-    'search over 1,000 drills, wishes' => fn () => $index->find('in', new DrillFilter(feet: 'both', equipment: [], people: 'pair', wall: false, minutes: 10.0)),
+    'search over 1,000 drills, wishes' => fn () => $index->find(
+        'in',
+        new DrillFilter(feet: 'both', equipment: [], people: 'pair', wall: false, minutes: 10.0),
+    ),
     'index of 1,000 drills' => fn () => DrillIndex::of($thousand, $dictionary),
     'reset, 20 strewn to 20 strewn' => fn () => Reset::between($strewn(1), $strewn(2)),
     'reset, row of 20 to zigzag of 20' => fn () => Reset::between($row, $zigzag),

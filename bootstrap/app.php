@@ -38,7 +38,9 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // The club must be known before a model is bound, so that another club's ids find nothing.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: ActForClub::class);
         // Nothing of a preview is kept, and it is asked for at every key pressed.
-        $middleware->trimStrings(except: ['password', 'currentPassword', fn (Request $request): bool => $request->is('api/v1/squads/*/preview')]);
+        $middleware->trimStrings(
+            except: ['password', 'currentPassword', fn (Request $request): bool => $request->is('api/v1/squads/*/preview')],
+        );
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         // Somebody else was quicker, or what was asked for cannot be: that is an answer, and no fault of ours.
@@ -47,7 +49,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
         // The message of a query fault carries the values: names, numbers, addresses. Only the statement is logged.
         $exceptions->report(function (QueryException $fault): bool {
-            Log::error('The database refused a statement.', ['sql' => $fault->getSql(), 'code' => $fault->errorInfo[1] ?? $fault->getCode()]);
+            Log::error(
+                'The database refused a statement.',
+                ['sql' => $fault->getSql(), 'code' => $fault->errorInfo[1] ?? $fault->getCode()],
+            );
 
             return false;
         });

@@ -12,4 +12,12 @@ use Illuminate\View\Middleware\ShareErrorsFromSession;
 // The shell is the same for everybody and needs neither session nor database, so it loads when the database is away.
 Route::view('/{path?}', 'shell')
     ->where('path', '^(?!api/|build/|up$).*')
-    ->withoutMiddleware([EncryptCookies::class, AddQueuedCookiesToResponse::class, StartSession::class, ShareErrorsFromSession::class, ValidateCsrfToken::class]);
+    ->withoutMiddleware(
+        [
+            EncryptCookies::class,
+            AddQueuedCookiesToResponse::class,
+            StartSession::class,
+            ShareErrorsFromSession::class,
+            ValidateCsrfToken::class,
+        ],
+    );

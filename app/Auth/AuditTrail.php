@@ -29,10 +29,15 @@ final class AuditTrail
      */
     public function noteOf(?User $by, string $action, string $about, ?int $squadId = null, array $changes = []): void
     {
-        $this->noteAll($by, [['action' => $action, 'squadId' => $squadId, 'playerId' => null, 'about' => mb_substr($about, 0, 190), 'changes' => $changes]]);
+        $this->noteAll(
+            $by,
+            [['action' => $action, 'squadId' => $squadId, 'playerId' => null, 'about' => mb_substr($about, 0, 190), 'changes' => $changes]],
+        );
     }
 
-    /** @param  list<array{action: string, squadId: int|null, playerId: int|null, about?: string, changes: array<string, mixed>}>  $entries */
+    /**
+     * @param  list<array{action: string, squadId: int|null, playerId: int|null, about?: string, changes: array<string, mixed>}>  $entries
+     */
     public function noteAll(?User $by, array $entries): void
     {
         $clubId = $this->context->clubId();

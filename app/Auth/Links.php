@@ -25,7 +25,12 @@ final class Links
     /** Signed, and good until it expires or the password has changed, whichever comes first. */
     public static function reset(User $user, CarbonImmutable $expires): string
     {
-        $path = URL::temporarySignedRoute('password-resets.show', $expires, ['account' => $user->id, 'fingerprint' => self::fingerprint($user)], absolute: false);
+        $path = URL::temporarySignedRoute(
+            'password-resets.show',
+            $expires,
+            ['account' => $user->id, 'fingerprint' => self::fingerprint($user)],
+            absolute: false,
+        );
 
         return '/reset/'.$user->id.'?'.parse_url($path, PHP_URL_QUERY);
     }

@@ -67,7 +67,11 @@ final class SignInTries
     public function succeeded(User $user, Request $request): void
     {
         $this->limiter->clear($this->counters($user->email, $request)[0][0]);
-        Cookie::queue(self::COOKIE, json_encode(['account' => $user->id, 'sign' => Str::random(20)], JSON_THROW_ON_ERROR), self::COOKIE_MINUTES);
+        Cookie::queue(
+            self::COOKIE,
+            json_encode(['account' => $user->id, 'sign' => Str::random(20)], JSON_THROW_ON_ERROR),
+            self::COOKIE_MINUTES,
+        );
     }
 
     /** @return list<array{string, int, int}> counter, most, seconds */

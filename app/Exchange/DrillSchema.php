@@ -51,15 +51,23 @@ final class DrillSchema
                 'drills' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 200, 'items' => ['$ref' => '#/$defs/drill']],
             ],
             '$defs' => [
-                'length' => self::object(['value' => self::number(0.0, 1000.0), 'unit' => self::oneOf(array_column(LengthUnit::cases(), 'value'))], ['value', 'unit']),
+                'length' => self::object(
+                    ['value' => self::number(0.0, 1000.0), 'unit' => self::oneOf(array_column(LengthUnit::cases(), 'value'))],
+                    ['value', 'unit'],
+                ),
                 'layout' => ['oneOf' => array_map(self::layout(...), array_keys(LayoutParameters::all()), LayoutParameters::all())],
                 'dose' => self::dose(),
-                'touches' => self::object(['least' => self::whole(1, 20), 'most' => self::whole(1, 20), 'whileLearning' => self::whole(1, 20)]),
+                'touches' => self::object(
+                    ['least' => self::whole(1, 20), 'most' => self::whole(1, 20), 'whileLearning' => self::whole(1, 20)],
+                ),
                 'scoring' => self::scoring(),
                 'part' => self::object(['name' => self::text(80), 'script' => self::text(400), 'move' => self::slug()], ['name', 'script']),
                 'item' => self::object([
-                    'name' => self::text(80), 'script' => self::text(400), 'secondsPerRep' => self::number(0.1, 120.0), 'dose' => ['$ref' => '#/$defs/dose'], 'restSeconds' => self::number(0.0, 600.0),
-                    'goodChance' => self::number(0.05, 1.0), 'fetchSeconds' => self::number(0.0, 60.0), 'scoring' => ['$ref' => '#/$defs/scoring'], 'manner' => self::enum(ServiceManner::class), 'touches' => ['$ref' => '#/$defs/touches'],
+                    'name' => self::text(80), 'script' => self::text(400), 'secondsPerRep' => self::number(0.1, 120.0),
+                    'dose' => ['$ref' => '#/$defs/dose'], 'restSeconds' => self::number(0.0, 600.0),
+                    'goodChance' => self::number(0.05, 1.0), 'fetchSeconds' => self::number(0.0, 60.0),
+                    'scoring' => ['$ref' => '#/$defs/scoring'], 'manner' => self::enum(ServiceManner::class),
+                    'touches' => ['$ref' => '#/$defs/touches'],
                 ], ['name', 'script', 'secondsPerRep', 'dose']),
                 'drill' => self::drill(),
             ],
@@ -69,23 +77,60 @@ final class DrillSchema
     /** @return array<string, mixed> */
     private static function drill(): array
     {
-        $list = fn (array $items, int $least = 0, int $most = 40): array => ['type' => 'array', 'items' => $items, 'minItems' => $least, 'maxItems' => $most];
+        $list = fn (array $items, int $least = 0, int $most = 40): array => [
+            'type' => 'array',
+            'items' => $items,
+            'minItems' => $least,
+            'maxItems' => $most,
+        ];
         $sentences = $list(self::text(300));
 
         return self::object([
-            'slug' => self::slug(), 'name' => self::text(120), 'family' => self::enum(Family::class), 'summary' => self::text(300), 'words' => $sentences,
+            'slug' => self::slug(), 'name' => self::text(120), 'family' => self::enum(Family::class), 'summary' => self::text(300),
+            'words' => $sentences,
             'layout' => ['$ref' => '#/$defs/layout'],
-            'script' => self::text(400), 'combination' => $list(['$ref' => '#/$defs/part'], 2, 12), 'buildUp' => $list(['$ref' => '#/$defs/part'], 2, 12), 'circuit' => $list(['$ref' => '#/$defs/item'], 1, 20),
-            'secondsPerRep' => self::number(0.1, 120.0), 'metresPerSecond' => self::number(0.2, 8.0), 'goodChance' => self::number(0.05, 1.0), 'fetchSeconds' => self::number(0.0, 60.0),
-            'dose' => ['$ref' => '#/$defs/dose'], 'scoring' => ['$ref' => '#/$defs/scoring'], 'organisation' => self::organisation(), 'touches' => ['$ref' => '#/$defs/touches'],
-            'sideSetBy' => self::enum(SideSetBy::class), 'ball' => self::enum(Ball::class), 'calling' => self::calling(), 'targetRoles' => $list(self::text(300), 0, 9), 'targetsNamedBy' => self::enum(TargetNaming::class),
+            'script' => self::text(400), 'combination' => $list(['$ref' => '#/$defs/part'], 2, 12),
+            'buildUp' => $list(['$ref' => '#/$defs/part'], 2, 12), 'circuit' => $list(['$ref' => '#/$defs/item'], 1, 20),
+            'secondsPerRep' => self::number(0.1, 120.0), 'metresPerSecond' => self::number(0.2, 8.0),
+            'goodChance' => self::number(0.05, 1.0), 'fetchSeconds' => self::number(0.0, 60.0),
+            'dose' => ['$ref' => '#/$defs/dose'], 'scoring' => ['$ref' => '#/$defs/scoring'], 'organisation' => self::organisation(),
+            'touches' => ['$ref' => '#/$defs/touches'],
+            'sideSetBy' => self::enum(SideSetBy::class), 'ball' => self::enum(Ball::class), 'calling' => self::calling(),
+            'targetRoles' => $list(self::text(300), 0, 9), 'targetsNamedBy' => self::enum(TargetNaming::class),
             'needs' => $list(self::slug(), 0, 12), 'fromAge' => self::oneOf(AgeGroup::names()),
-            'levels' => $list(self::object(['ageGroup' => self::oneOf(AgeGroup::names()), 'dose' => self::number(0.25, 2.0), 'distance' => self::number(0.25, 2.0), 'target' => self::number(0.25, 2.0)], ['ageGroup', 'dose', 'distance', 'target'])),
+            'levels' => $list(
+                self::object(
+                    [
+                        'ageGroup' => self::oneOf(AgeGroup::names()),
+                        'dose' => self::number(0.25, 2.0),
+                        'distance' => self::number(0.25, 2.0),
+                        'target' => self::number(0.25, 2.0),
+                    ],
+                    ['ageGroup', 'dose', 'distance', 'target'],
+                ),
+            ),
             'opposition' => self::enum(Opposition::class), 'keepsTheme' => ['type' => 'boolean'],
-            'points' => $list(self::text(300), 1, 3), 'questions' => $list(self::object(['ask' => self::text(500), 'hopedFor' => $list(self::text(300), 1)], ['ask', 'hopedFor'])),
-            'faults' => $list(self::object(['fault' => self::text(500), 'fix' => self::text(500)], ['fault', 'fix']), 1), 'cautions' => $list(self::text(300), 1),
-            'standIns' => $list(self::object(['for' => self::text(20), 'use' => self::text(500)], ['for', 'use'])), 'judgesQuality' => ['type' => 'boolean'], 'note' => ['type' => 'string', 'maxLength' => 1000],
-        ], ['slug', 'name', 'family', 'summary', 'layout', 'goodChance', 'fetchSeconds', 'organisation', 'fromAge', 'points', 'faults', 'cautions'])
+            'points' => $list(self::text(300), 1, 3), 'questions' => $list(
+                self::object(['ask' => self::text(500), 'hopedFor' => $list(self::text(300), 1)], ['ask', 'hopedFor']),
+            ),
+            'faults' => $list(self::object(['fault' => self::text(500), 'fix' => self::text(500)], ['fault', 'fix']), 1),
+            'cautions' => $list(self::text(300), 1),
+            'standIns' => $list(self::object(['for' => self::text(20), 'use' => self::text(500)], ['for', 'use'])),
+            'judgesQuality' => ['type' => 'boolean'], 'note' => ['type' => 'string', 'maxLength' => 1000],
+        ], [
+            'slug',
+            'name',
+            'family',
+            'summary',
+            'layout',
+            'goodChance',
+            'fetchSeconds',
+            'organisation',
+            'fromAge',
+            'points',
+            'faults',
+            'cautions',
+        ])
             + ['oneOf' => array_map(fn (string $one): array => ['required' => [$one]], ['script', 'combination', 'buildUp', 'circuit'])];
     }
 
@@ -104,7 +149,18 @@ final class DrillSchema
             };
         }
 
-        return self::object($fields, ['kind', ...array_values(array_map(fn (LayoutParameter $one): string => $one->name, array_filter($parameters, fn (LayoutParameter $one): bool => $one->type !== 'flag')))]);
+        return self::object(
+            $fields,
+            [
+                'kind',
+                ...array_values(
+                    array_map(
+                        fn (LayoutParameter $one): string => $one->name,
+                        array_filter($parameters, fn (LayoutParameter $one): bool => $one->type !== 'flag'),
+                    ),
+                ),
+            ],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -113,10 +169,19 @@ final class DrillSchema
         $yes = ['enum' => [0, 1, true, false]];
 
         return self::object([
-            'kind' => self::oneOf(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit']), 'sides' => self::enum(DoseSides::class), 'sets' => self::whole(1, 20), 'restSeconds' => self::number(0.0, 600.0),
-            'workSeconds' => self::number(5.0, 1800.0), 'reps' => self::whole(1, 500), 'good' => self::whole(1, 200), 'lengths' => self::whole(1, 100), 'andBack' => $yes,
-            'tempos' => ['type' => 'string', 'pattern' => '^('.implode('|', array_column(Tempo::cases(), 'value')).')( ('.implode('|', array_column(Tempo::cases(), 'value')).'))*$'],
-            'total' => self::whole(5, 2000), 'onlyGood' => $yes, 'goal' => self::whole(1, 2000), 'balls' => self::whole(1, 50), 'untilHit' => $yes, 'minutes' => self::number(0.5, 30.0), 'rounds' => self::whole(1, 20),
+            'kind' => self::oneOf(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit']),
+            'sides' => self::enum(DoseSides::class), 'sets' => self::whole(1, 20), 'restSeconds' => self::number(0.0, 600.0),
+            'workSeconds' => self::number(5.0, 1800.0), 'reps' => self::whole(1, 500), 'good' => self::whole(1, 200),
+            'lengths' => self::whole(1, 100), 'andBack' => $yes,
+            'tempos' => [
+                'type' => 'string',
+                'pattern' => '^('.implode(
+                    '|',
+                    array_column(Tempo::cases(), 'value'),
+                ).')( ('.implode('|', array_column(Tempo::cases(), 'value')).'))*$',
+            ],
+            'total' => self::whole(5, 2000), 'onlyGood' => $yes, 'goal' => self::whole(1, 2000), 'balls' => self::whole(1, 50),
+            'untilHit' => $yes, 'minutes' => self::number(0.5, 30.0), 'rounds' => self::whole(1, 20),
         ], ['kind']);
     }
 
@@ -124,13 +189,28 @@ final class DrillSchema
     private static function scoring(): array
     {
         $codes = fn (array $one): array => ['type' => 'array', 'items' => $one];
-        $penalty = self::object(['slug' => self::slug(), 'words' => self::text(500), 'seconds' => self::number(-60.0, 60.0)], ['slug', 'words', 'seconds']);
+        $penalty = self::object(
+            ['slug' => self::slug(), 'words' => self::text(500), 'seconds' => self::number(-60.0, 60.0)],
+            ['slug', 'words', 'seconds'],
+        );
 
         return self::object([
-            'kind' => self::enum(MarkKind::class), 'starts' => self::enum(ClockStart::class), 'stops' => self::enum(ClockStop::class), 'countsIf' => $codes(self::enum(Condition::class)), 'voids' => $codes(self::enum(VoidReason::class)),
-            'fault' => self::object(['what' => self::enum(FaultKind::class), 'costs' => self::enum(FaultCost::class), 'seconds' => self::number(0.0, 60.0)], ['what', 'costs']),
+            'kind' => self::enum(MarkKind::class), 'starts' => self::enum(ClockStart::class), 'stops' => self::enum(ClockStop::class),
+            'countsIf' => $codes(self::enum(Condition::class)), 'voids' => $codes(self::enum(VoidReason::class)),
+            'fault' => self::object(
+                ['what' => self::enum(FaultKind::class), 'costs' => self::enum(FaultCost::class), 'seconds' => self::number(0.0, 60.0)],
+                ['what', 'costs'],
+            ),
             'words' => ['type' => 'string', 'maxLength' => 500], 'inHalves' => ['type' => 'boolean'],
-            'protocol' => self::object(['penalties' => ['type' => 'array', 'minItems' => 1, 'items' => $penalty], 'limitSeconds' => self::number(1.0, 3600.0), 'perSecondOver' => self::number(0.0, 60.0), 'countsPartSeconds' => ['type' => 'boolean']], ['penalties']),
+            'protocol' => self::object(
+                [
+                    'penalties' => ['type' => 'array', 'minItems' => 1, 'items' => $penalty],
+                    'limitSeconds' => self::number(1.0, 3600.0),
+                    'perSecondOver' => self::number(0.0, 60.0),
+                    'countsPartSeconds' => ['type' => 'boolean'],
+                ],
+                ['penalties'],
+            ),
         ], ['kind', 'starts', 'stops']);
     }
 
@@ -141,18 +221,30 @@ final class DrillSchema
         $say = ['type' => 'string', 'maxLength' => 500];
 
         return self::object([
-            'workers' => self::whole(1, 6), 'playerServers' => self::whole(0, 4), 'service' => self::enum(Service::class), 'manner' => self::enum(ServiceManner::class), 'pattern' => self::enum(Pattern::class),
-            'coachServes' => $flag, 'serverMoves' => $flag, 'needsCounter' => $flag, 'keepers' => self::whole(0, 2), 'card' => self::object(['give' => self::text(500), 'call' => $say, 'count' => $say, 'stop' => $say], ['give']),
+            'workers' => self::whole(1, 6), 'playerServers' => self::whole(0, 4), 'service' => self::enum(Service::class),
+            'manner' => self::enum(ServiceManner::class), 'pattern' => self::enum(Pattern::class),
+            'coachServes' => $flag, 'serverMoves' => $flag, 'needsCounter' => $flag, 'keepers' => self::whole(0, 2),
+            'card' => self::object(['give' => self::text(500), 'call' => $say, 'count' => $say, 'stop' => $say], ['give']),
         ], ['workers', 'playerServers', 'service']);
     }
 
     /** @return array<string, mixed> */
     private static function calling(): array
     {
-        $rule = self::object(['place' => self::text(40), 'touches' => ['$ref' => '#/$defs/touches'], 'foot' => self::oneOf(['any', 'far', 'near']), 'openBody' => ['type' => 'boolean'], 'move' => ['type' => 'boolean']], ['place']);
+        $rule = self::object(
+            [
+                'place' => self::text(40),
+                'touches' => ['$ref' => '#/$defs/touches'],
+                'foot' => self::oneOf(['any', 'far', 'near']),
+                'openBody' => ['type' => 'boolean'],
+                'move' => ['type' => 'boolean'],
+            ],
+            ['place'],
+        );
 
         return self::object([
-            'kind' => self::oneOf(Calling::KINDS), 'everySeconds' => self::number(1.0, 60.0), 'spread' => self::number(0.0, 0.9), 'leadSeconds' => self::number(0.0, 10.0), 'inOrder' => self::whole(1, 5),
+            'kind' => self::oneOf(Calling::KINDS), 'everySeconds' => self::number(1.0, 60.0), 'spread' => self::number(0.0, 0.9),
+            'leadSeconds' => self::number(0.0, 10.0), 'inOrder' => self::whole(1, 5),
             'again' => ['type' => 'boolean'], 'twoWay' => ['type' => 'boolean'], 'rules' => ['type' => 'array', 'items' => $rule],
         ], ['kind', 'everySeconds']);
     }

@@ -23,12 +23,29 @@ final class Problem
     public static function from(Throwable $fault, Request $request): JsonResponse
     {
         return match (true) {
-            $fault instanceof ValidationException => self::of(422, 'invalid', 'Some of what was entered cannot be used.', self::fields($fault)),
+            $fault instanceof ValidationException => self::of(
+                422,
+                'invalid',
+                'Some of what was entered cannot be used.',
+                self::fields($fault),
+            ),
             $fault instanceof CoreException => self::of(422, $fault->reason(), $fault->getMessage()),
-            $fault instanceof AuthenticationException => self::of(401, 'signed-out', 'You are signed out. Sign in again to go on; nothing typed is lost.'),
-            $fault instanceof TokenMismatchException => self::of(419, 'token-stale', 'This page is older than your sign-in. Try once more.'),
+            $fault instanceof AuthenticationException => self::of(
+                401,
+                'signed-out',
+                'You are signed out. Sign in again to go on; nothing typed is lost.',
+            ),
+            $fault instanceof TokenMismatchException => self::of(
+                419,
+                'token-stale',
+                'This page is older than your sign-in. Try once more.',
+            ),
             $fault instanceof StaleVersion => self::stale($fault),
-            LostConnection::caused($fault) => self::of(503, 'records-away', 'The club\'s records cannot be reached just now. Numbers stay on this device and are sent later.'),
+            LostConnection::caused($fault) => self::of(
+                503,
+                'records-away',
+                'The club\'s records cannot be reached just now. Numbers stay on this device and are sent later.',
+            ),
             $fault instanceof InvalidSignatureException => self::ofStatus(403, 'link-spent'),
             $fault instanceof ModelNotFoundException => self::of(404, 'not-found', 'There is nothing here for you under this address.'),
             $fault instanceof HttpExceptionInterface => self::http($fault),
@@ -40,7 +57,12 @@ final class Problem
     {
         $versions = ['sentVersion' => $fault->sent, 'currentVersion' => $fault->now];
 
-        return self::of(412, 'stale-version', $fault->getMessage(), extra: $versions + ($fault->current === [] ? [] : ['current' => $fault->current]));
+        return self::of(
+            412,
+            'stale-version',
+            $fault->getMessage(),
+            extra: $versions + ($fault->current === [] ? [] : ['current' => $fault->current]),
+        );
     }
 
     /** A bug, or a table that is not as the code thinks: in the log under the same name. */
@@ -49,7 +71,12 @@ final class Problem
         $name = $request->attributes->get(NameRequest::ATTRIBUTE);
         $name = is_string($name) ? $name : 'unnamed';
 
-        return self::of(500, 'fault', "Something broke on our side. It has been noted as {$name}; trying again will not mend it.", extra: ['requestId' => $name]);
+        return self::of(
+            500,
+            'fault',
+            "Something broke on our side. It has been noted as {$name}; trying again will not mend it.",
+            extra: ['requestId' => $name],
+        );
     }
 
     /** With its headers: how long to wait, what is allowed. */
@@ -97,7 +124,14 @@ final class Problem
     private static function of(int $status, string $code, string $detail, array $fields = [], array $extra = []): JsonResponse
     {
         return new JsonResponse(
-            ['type' => 'about:blank', 'title' => $code, 'status' => $status, 'code' => $code, 'detail' => $detail, 'fields' => $fields] + $extra,
+            [
+                'type' => 'about:blank',
+                'title' => $code,
+                'status' => $status,
+                'code' => $code,
+                'detail' => $detail,
+                'fields' => $fields,
+            ] + $extra,
             $status,
             ['Content-Type' => 'application/problem+json'],
             JSON_INVALID_UTF8_SUBSTITUTE,

@@ -36,7 +36,9 @@ class DrillVersion extends Model
     {
         static::addGlobalScope('book or club', function (Builder $query): void {
             $clubId = resolve(ClubContext::class)->clubId();
-            $query->where(fn (Builder $either): Builder => $either->whereNull('drill_versions.club_id')->orWhere('drill_versions.club_id', $clubId));
+            $query->where(
+                fn (Builder $either): Builder => $either->whereNull('drill_versions.club_id')->orWhere('drill_versions.club_id', $clubId),
+            );
         });
     }
 
@@ -52,7 +54,9 @@ class DrillVersion extends Model
         return static::query()->where('is_current', true)->where(
             fn (Builder $either): Builder => $either->whereNull('own_drill_id')->orWhereHas(
                 'ownDrill',
-                fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)),
+                fn (Builder $own): Builder => $own->whereNull('retired_at_utc')->where(
+                    fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true),
+                ),
             ),
         );
     }
@@ -65,8 +69,18 @@ class DrillVersion extends Model
     {
         return static::query()->where(
             fn (Builder $either) => $either->whereNull('drill_versions.own_drill_id')
-                ->orWhereHas('ownDrill', fn (Builder $own): Builder => $own->where(fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true)))
-                ->orWhereIn('drill_versions.id', DB::table('session_blocks')->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
+                ->orWhereHas(
+                    'ownDrill',
+                    fn (Builder $own): Builder => $own->where(
+                        fn (Builder $theirs): Builder => $theirs->where('squad_id', $squad->id)->orWhere('is_shared', true),
+                    ),
+                )
+                ->orWhereIn('drill_versions.id', DB::table('session_blocks')->join(
+                    'training_sessions',
+                    'training_sessions.id',
+                    '=',
+                    'session_blocks.training_session_id',
+                )
                     ->where('training_sessions.squad_id', $squad->id)->whereNotNull('drill_version_id')->select('drill_version_id')),
         );
     }

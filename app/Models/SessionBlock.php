@@ -29,7 +29,20 @@ class SessionBlock extends Model
 {
     use BelongsToClub;
 
-    protected $fillable = ['training_session_id', 'block_key', 'position', 'kind', 'title', 'minutes', 'drill_version_id', 'dose', 'tempo', 'stations', 'links', 'together'];
+    protected $fillable = [
+        'training_session_id',
+        'block_key',
+        'position',
+        'kind',
+        'title',
+        'minutes',
+        'drill_version_id',
+        'dose',
+        'tempo',
+        'stations',
+        'links',
+        'together',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

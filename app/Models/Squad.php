@@ -45,9 +45,35 @@ class Squad extends Model
     use BelongsToClub;
 
     /** As the table has them, so that a squad just made answers like one read back. */
-    protected $attributes = ['length_unit' => 'yd', 'target_school' => 'own-record', 'ground' => 'grass', 'foot_wording' => 'other', 'heading_profile' => 'the-fa-2020', 'version' => 1, 'past_key' => ''];
+    protected $attributes = [
+        'length_unit' => 'yd',
+        'target_school' => 'own-record',
+        'ground' => 'grass',
+        'foot_wording' => 'other',
+        'heading_profile' => 'the-fa-2020',
+        'version' => 1,
+        'past_key' => '',
+    ];
 
-    protected $fillable = ['name', 'age_group', 'length_unit', 'target_school', 'season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned', 'heat_care_celsius', 'heat_stop_celsius', 'version'];
+    protected $fillable = [
+        'name',
+        'age_group',
+        'length_unit',
+        'target_school',
+        'season_starts_on',
+        'ground',
+        'foot_wording',
+        'heading_profile',
+        'area_width_mm',
+        'area_depth_mm',
+        'markers_owned',
+        'balls_owned',
+        'bibs_owned',
+        'goals_owned',
+        'heat_care_celsius',
+        'heat_stop_celsius',
+        'version',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -42,7 +42,23 @@ class TrainingSession extends Model
 
     protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null];
 
-    protected $fillable = ['squad_id', 'title', 'place', 'starts_at_utc', 'slot_minutes', 'version', 'client_uuid', 'helpers', 'is_hot', 'temperature_celsius', 'humidity_percent', 'run_started_at_utc', 'run_finished_at_utc', 'recap_answers', 'recap_how_hard'];
+    protected $fillable = [
+        'squad_id',
+        'title',
+        'place',
+        'starts_at_utc',
+        'slot_minutes',
+        'version',
+        'client_uuid',
+        'helpers',
+        'is_hot',
+        'temperature_celsius',
+        'humidity_percent',
+        'run_started_at_utc',
+        'run_finished_at_utc',
+        'recap_answers',
+        'recap_how_hard',
+    ];
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -102,7 +118,12 @@ class TrainingSession extends Model
     /** The squad's latest session before this one that left a recap. */
     public function lastRecapped(): ?self
     {
-        return self::query()->where('squad_id', $this->squad_id)->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $this->starts_at_utc)
-            ->where(fn ($either) => $either->where('recap_answers', '!=', '')->orWhereNotNull('recap_how_hard'))->orderByDesc('starts_at_utc')->first();
+        return self::query()
+            ->where('squad_id', $this->squad_id)
+            ->whereNotNull('run_finished_at_utc')
+            ->where('starts_at_utc', '<', $this->starts_at_utc)
+            ->where(fn ($either) => $either->where('recap_answers', '!=', '')->orWhereNotNull('recap_how_hard'))
+            ->orderByDesc('starts_at_utc')
+            ->first();
     }
 }

@@ -17,12 +17,30 @@ trait Describes
      * @param  array<string, string>  $query  name → word; a name that ends in `?` may be left out
      * @param  array<string, string>  $headers  name → what it says
      */
-    public function __construct(string $path, string $summary, string $answers = '', string $takes = '', int $status = 200, array $query = [], array $headers = [])
-    {
+    public function __construct(
+        string $path,
+        string $summary,
+        string $answers = '',
+        string $takes = '',
+        int $status = 200,
+        array $query = [],
+        array $headers = [],
+    ) {
         preg_match_all('/\{(\w+)\}/', $path, $names);
-        $parameters = array_map(fn (string $name): OA\Parameter => new OA\PathParameter(name: $name, required: true, schema: Words::schema(in_array($name, ['token', 'lineKey', 'slug'], true) ? 'string' : 'int')), $names[1]);
+        $parameters = array_map(
+            fn (string $name): OA\Parameter => new OA\PathParameter(
+                name: $name,
+                required: true,
+                schema: Words::schema(in_array($name, ['token', 'lineKey', 'slug'], true) ? 'string' : 'int'),
+            ),
+            $names[1],
+        );
         foreach ($query as $name => $word) {
-            $parameters[] = new OA\QueryParameter(name: rtrim($name, '?'), required: ! str_ends_with($name, '?'), schema: Words::schema($word));
+            $parameters[] = new OA\QueryParameter(
+                name: rtrim($name, '?'),
+                required: ! str_ends_with($name, '?'),
+                schema: Words::schema($word),
+            );
         }
         foreach ($headers as $name => $says) {
             $parameters[] = new OA\HeaderParameter(name: $name, description: $says, required: true, schema: Words::schema('string'));
@@ -31,10 +49,26 @@ trait Describes
             path: $path,
             summary: $summary,
             parameters: $parameters,
-            requestBody: $takes === '' ? null : new OA\RequestBody(required: true, content: new OA\JsonContent(ref: "#/components/schemas/{$takes}")),
+            requestBody: $takes === ''
+                ? null
+                : new OA\RequestBody(required: true, content: new OA\JsonContent(ref: "#/components/schemas/{$takes}")),
             responses: [
-                $answers === '' || str_contains($answers, '/') ? new OA\Response(response: $status, description: $summary, content: $answers === '' ? null : new OA\MediaType(mediaType: $answers, schema: Words::schema('string'))) : new OA\Response(response: $status, description: $summary, content: new OA\JsonContent(ref: "#/components/schemas/{$answers}")),
-                new OA\Response(response: 'default', description: 'What went wrong, in one sentence.', content: new OA\MediaType(mediaType: 'application/problem+json', schema: Words::schema('Problem'))),
+                $answers === '' || str_contains($answers, '/')
+                    ? new OA\Response(
+                        response: $status,
+                        description: $summary,
+                        content: $answers === '' ? null : new OA\MediaType(mediaType: $answers, schema: Words::schema('string')),
+                    )
+                    : new OA\Response(
+                        response: $status,
+                        description: $summary,
+                        content: new OA\JsonContent(ref: "#/components/schemas/{$answers}"),
+                    ),
+                new OA\Response(
+                    response: 'default',
+                    description: 'What went wrong, in one sentence.',
+                    content: new OA\MediaType(mediaType: 'application/problem+json', schema: Words::schema('Problem')),
+                ),
             ],
         );
     }

@@ -10,7 +10,14 @@ use OpenApi\Attributes as OA;
 use OpenApi\Generator;
 
 /** What the API says of itself, scanned from the attributes beside the code, and the open formats cut out of it. */
-#[OA\Info(title: 'Fleet Sparrow', version: '1', description: 'Same-origin JSON for the application. Field names carry their unit; errors are problem details (RFC 9457) with a stable code.')]
+#[
+    OA\Info(
+        title: 'Fleet Sparrow',
+        version: '1',
+        description: 'Same-origin JSON for the application. Field names carry their unit; '
+            .'errors are problem details (RFC 9457) with a stable code.',
+    ),
+]
 #[OA\Server(url: '/api/v1')]
 final class Description
 {
@@ -103,7 +110,12 @@ final class Description
         ];
 
         /** @var array<string, mixed> $local */
-        $local = json_decode(str_replace('#\/components\/schemas\/', '#\/$defs\/', json_encode($schema, JSON_THROW_ON_ERROR)), true, 512, JSON_THROW_ON_ERROR);
+        $local = json_decode(
+            str_replace('#\/components\/schemas\/', '#\/$defs\/', json_encode($schema, JSON_THROW_ON_ERROR)),
+            true,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
 
         return $local;
     }

@@ -30,7 +30,10 @@ final class Shape extends OA\Schema
         if ($extends === null) {
             parent::__construct(schema: $name, type: 'object', required: $required, properties: $properties);
         } else {
-            parent::__construct(schema: $name, allOf: [Words::schema($extends), new OA\Schema(type: 'object', required: $required, properties: $properties)]);
+            parent::__construct(
+                schema: $name,
+                allOf: [Words::schema($extends), new OA\Schema(type: 'object', required: $required, properties: $properties)],
+            );
         }
     }
 }

@@ -48,8 +48,10 @@ final class Words
      * @param  T  $annotation
      * @return T
      */
-    private static function filled(OA\Schema|OA\Property|OA\Items|OA\AdditionalProperties $annotation, string $word): OA\Schema|OA\Property|OA\Items|OA\AdditionalProperties
-    {
+    private static function filled(
+        OA\Schema|OA\Property|OA\Items|OA\AdditionalProperties $annotation,
+        string $word,
+    ): OA\Schema|OA\Property|OA\Items|OA\AdditionalProperties {
         foreach (self::fields($word) as $field => $value) {
             $annotation->{$field} = $value;
         }
@@ -63,9 +65,15 @@ final class Words
         return match (true) {
             str_ends_with($word, '?') => self::orNull(substr($word, 0, -1)),
             str_ends_with($word, '[]') => ['type' => 'array', 'items' => self::items(substr($word, 0, -2))],
-            str_ends_with($word, '{}') => ['type' => 'object', 'additionalProperties' => self::filled(new OA\AdditionalProperties(), substr($word, 0, -2))],
+            str_ends_with($word, '{}') => [
+                'type' => 'object',
+                'additionalProperties' => self::filled(new OA\AdditionalProperties(), substr($word, 0, -2)),
+            ],
             $word === 'any' => [],
-            str_starts_with($word, "'") => ['type' => 'string', 'enum' => array_map(fn (string $one): string => trim($one, "'"), explode('|', $word))],
+            str_starts_with($word, "'") => [
+                'type' => 'string',
+                'enum' => array_map(fn (string $one): string => trim($one, "'"), explode('|', $word)),
+            ],
             isset(self::PLAIN[$word]) => self::PLAIN[$word],
             ctype_upper($word[0] ?? '') => ['ref' => "#/components/schemas/{$word}"],
             default => throw new InvalidArgumentException("\"{$word}\" describes nothing."),

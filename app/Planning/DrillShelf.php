@@ -27,7 +27,11 @@ final class DrillShelf
     {
         // By what they say, not by their ids: another database, or this one put back, may count them otherwise.
         $versions = DrillVersion::openTo($squad)->whereKey($versionIds)->orderBy('id')->toBase()->get(['id', 'content_hash', 'content']);
-        $drills = Cache::remember('drills.'.hash('xxh128', $versions->implode('content_hash', ' ')), self::KEEP_SECONDS, fn (): array => $versions->map(self::built(...))->all());
+        $drills = Cache::remember(
+            'drills.'.hash('xxh128', $versions->implode('content_hash', ' ')),
+            self::KEEP_SECONDS,
+            fn (): array => $versions->map(self::built(...))->all(),
+        );
 
         return array_combine(array_map(intval(...), $versions->pluck('id')->all()), $drills);
     }

@@ -49,9 +49,19 @@ final readonly class PlanDraft
             array_values($session->blocks->map(self::fields(...))->all()),
             $comingPlayerIds,
             min(20, max(0, $session->helpers)),
-            $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)->mapWithKeys(fn (Attendance $one): array => [$one->player_id => $one->may->value])->all(),
-            ['isHot' => $session->is_hot, 'temperatureCelsius' => $session->temperature_celsius, 'humidityPercent' => $session->humidity_percent],
-            array_values($session->overrides->map(fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason])->all()),
+            $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)
+                ->mapWithKeys(fn (Attendance $one): array => [$one->player_id => $one->may->value])
+                ->all(),
+            [
+                'isHot' => $session->is_hot,
+                'temperatureCelsius' => $session->temperature_celsius,
+                'humidityPercent' => $session->humidity_percent,
+            ],
+            array_values(
+                $session->overrides->map(
+                    fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason],
+                )->all(),
+            ),
         );
     }
 
@@ -142,7 +152,15 @@ final readonly class PlanDraft
         $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;
         $whole = fn (string $field): ?int => is_numeric($fields[$field] ?? null) ? (int) $fields[$field] : null;
 
-        return Block::ofDrill($id, $drill, $dose, $tempo, $whole('stations'), $whole('links'), is_string($fields['together'] ?? null) ? $fields['together'] : null);
+        return Block::ofDrill(
+            $id,
+            $drill,
+            $dose,
+            $tempo,
+            $whole('stations'),
+            $whole('links'),
+            is_string($fields['together'] ?? null) ? $fields['together'] : null,
+        );
     }
 
     /** @return array<string, mixed> */

@@ -44,7 +44,10 @@ final class SquadHistory
         DB::table('squads')->whereIn('id', $squadIds)->orderBy('id')->lockForUpdate()->pluck('id');
     }
 
-    /** Says that a squad's past has changed, last of all in its transaction: what is read before would be kept under the new key; takes hold with the transaction that changed it. */
+    /**
+     * Says that a squad's past has changed, last of all in its transaction: what is read before would be kept under the new key; takes
+     * hold with the transaction that changed it.
+     */
     public function changed(int $squadId): void
     {
         DB::table('squads')->where('id', $squadId)->update(['past_key' => Str::random(16)]);

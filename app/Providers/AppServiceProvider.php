@@ -38,13 +38,19 @@ class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(fn (string $path): string => "/{$path}");
         // Links and resets are tried by strangers; a person needs a handful.
         RateLimiter::for('open-door', fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
-        Auth::provider('sign-ins', fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']));
+        Auth::provider(
+            'sign-ins',
+            fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']),
+        );
         // Ids are whole numbers: the database would read "1x" as 1.
         Route::patterns(array_fill_keys(['squad', 'player', 'session', 'person', 'account', 'invitation', 'signIn'], '[1-9][0-9]{0,14}'));
         // Slugs, keys and links as they are made: what cannot be one is not found.
         Route::patterns(array_fill_keys(['slug', 'token'], '[A-Za-z0-9-]{1,80}') + ['lineKey' => '[0-9a-f]{32}']);
         // People of another club are not found; an account behind a signed link is named by the link itself.
-        Route::bind('person', fn (string $id): User => User::query()->where('club_id', resolve(ClubContext::class)->clubId())->findOrFail($id));
+        Route::bind(
+            'person',
+            fn (string $id): User => User::query()->where('club_id', resolve(ClubContext::class)->clubId())->findOrFail($id),
+        );
         Route::model('account', User::class);
     }
 }

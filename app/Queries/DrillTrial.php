@@ -32,13 +32,31 @@ final class DrillTrial
         if ($drill->dose === null) {
             return null;
         }
-        $players = $squad->players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot))->values()->all();
+        $players = $squad->players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot))
+            ->values()
+            ->all();
         // A squad without players yet is tried with as many as one station takes.
-        $players = $players !== [] ? array_slice($players, 0, PlanContext::MOST_PLAYERS) : array_map(fn (int $i): PlanPlayer => new PlanPlayer("p{$i}", StrongFoot::Right), range(1, $drill->organisation->playersPerStation()));
-        $context = PlanContext::of($players, [], new ClockRules, new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned), $squad->area(), $squad->headingLimit());
+        $players = $players !== []
+            ? array_slice($players, 0, PlanContext::MOST_PLAYERS)
+            : array_map(
+                fn (int $i): PlanPlayer => new PlanPlayer("p{$i}", StrongFoot::Right),
+                range(1, $drill->organisation->playersPerStation()),
+            );
+        $context = PlanContext::of(
+            $players,
+            [],
+            new ClockRules,
+            new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
+            $squad->area(),
+            $squad->headingLimit(),
+        );
         $evaluation = PlanEvaluator::evaluate([Block::ofDrill('try', $drill, $drill->dose, Tempo::Steady, null)], $context);
 
-        return ['players' => count($players), 'evaluation' => $evaluation, 'stationsFit' => $squad->area()?->stations($drill->layout->footprint())];
+        return [
+            'players' => count($players),
+            'evaluation' => $evaluation,
+            'stationsFit' => $squad->area()?->stations($drill->layout->footprint()),
+        ];
     }
 
     /**
@@ -55,7 +73,10 @@ final class DrillTrial
         $after = $drill->recordLine($drill->dose, Side::Right);
         $old = $before?->dose === null ? null : $before->recordLine($before->dose, Side::Right);
         if ($after === null || $old === null) {
-            return ['startsNew' => true, 'reasons' => [$before === null ? 'It is a drill of its own.' : 'What it began as was not counted.']];
+            return [
+                'startsNew' => true,
+                'reasons' => [$before === null ? 'It is a drill of its own.' : 'What it began as was not counted.'],
+            ];
         }
         $reasons = TaskDifference::between($old, $after, $squad->length_unit);
 

@@ -29,11 +29,28 @@ final class LadderQuery
     /** @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}> */
     public function ladders(Squad $squad): array
     {
-        $ladders = array_values(LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all());
+        $ladders = array_values(
+            LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all(),
+        );
         // As the book orders its families; within one by name.
-        usort($ladders, fn (Ladder $a, Ladder $b): int => [array_search($a->family, Family::cases(), true), $a->name] <=> [array_search($b->family, Family::cases(), true), $b->name]);
-        $slugs = array_merge([], ...array_map(fn (Ladder $ladder): array => array_map(fn (Rung $rung): string => $rung->drill, $ladder->rungs), $ladders));
-        $drills = DrillVersion::ofTheBook()->where('is_current', true)->whereIn('slug', $slugs)->get()->keyBy('slug')->map(fn (DrillVersion $version): Drill => $version->drill())->all();
+        usort(
+            $ladders,
+            fn (Ladder $a, Ladder $b): int => [
+                array_search($a->family, Family::cases(), true),
+                $a->name,
+            ] <=> [array_search($b->family, Family::cases(), true), $b->name],
+        );
+        $slugs = array_merge(
+            [],
+            ...array_map(fn (Ladder $ladder): array => array_map(fn (Rung $rung): string => $rung->drill, $ladder->rungs), $ladders),
+        );
+        $drills = DrillVersion::ofTheBook()
+            ->where('is_current', true)
+            ->whereIn('slug', $slugs)
+            ->get()
+            ->keyBy('slug')
+            ->map(fn (DrillVersion $version): Drill => $version->drill())
+            ->all();
         $keys = [];
         foreach ($drills as $slug => $drill) {
             $keys[$slug] = self::keys($drill);
@@ -44,7 +61,18 @@ final class LadderQuery
         foreach ($ladders as $ladder) {
             $places = [];
             foreach ($squad->players as $player) {
-                $places[$player->id] = LadderPlace::of(array_map(fn (Rung $rung): RungReading => self::reading($drills[$rung->drill], $rung, $keys[$rung->drill], $readings[$player->id] ?? [], $player), $ladder->rungs));
+                $places[$player->id] = LadderPlace::of(
+                    array_map(
+                        fn (Rung $rung): RungReading => self::reading(
+                            $drills[$rung->drill],
+                            $rung,
+                            $keys[$rung->drill],
+                            $readings[$player->id] ?? [],
+                            $player,
+                        ),
+                        $ladder->rungs,
+                    ),
+                );
             }
             $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
         }

@@ -28,7 +28,9 @@ final class NeedsQuery
         $done = DB::table('session_blocks')
             ->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
-            ->where('training_sessions.squad_id', $squad->id)->whereNotNull('training_sessions.run_finished_at_utc')->where('training_sessions.starts_at_utc', '<', $club->instant("{$day->iso()}T00:00"))
+            ->where('training_sessions.squad_id', $squad->id)
+            ->whereNotNull('training_sessions.run_finished_at_utc')
+            ->where('training_sessions.starts_at_utc', '<', $club->instant("{$day->iso()}T00:00"))
             ->groupBy('drill_versions.family', 'drill_versions.slug')
             ->selectRaw('drill_versions.family, drill_versions.slug, max(training_sessions.starts_at_utc) as last_at')->get();
         [$families, $drills, $lastTime, $last] = [[], [], [], ''];
@@ -59,7 +61,9 @@ final class NeedsQuery
     private function weakerShare(Squad $squad, CalendarDate $day): ?float
     {
         $sum = DB::table('session_loads')->join('training_sessions', 'training_sessions.id', '=', 'session_loads.training_session_id')
-            ->where('training_sessions.squad_id', $squad->id)->where('training_sessions.starts_at_utc', '<', $day->iso())->where('training_sessions.starts_at_utc', '>=', $day->plusDays(-self::LATELY_DAYS)->iso())
+            ->where('training_sessions.squad_id', $squad->id)
+            ->where('training_sessions.starts_at_utc', '<', $day->iso())
+            ->where('training_sessions.starts_at_utc', '>=', $day->plusDays(-self::LATELY_DAYS)->iso())
             ->selectRaw('sum(weaker_touches) as weaker, sum(footed_touches) as footed')->first();
 
         return $sum === null || (float) $sum->footed <= 0.0 ? null : (float) $sum->weaker / (float) $sum->footed;
@@ -91,8 +95,14 @@ final class NeedsQuery
     private function records(array $playerIds): array
     {
         /** @var array<string, int> $records */
-        $records = DB::table('bests')->join('record_lines', 'record_lines.line_key', '=', 'bests.line_key')->whereIn('bests.player_id', $playerIds)
-            ->groupBy('record_lines.drill_slug')->selectRaw('record_lines.drill_slug, count(distinct bests.player_id) as players')->pluck('players', 'drill_slug')->map(fn (mixed $players): int => (int) $players)->all();
+        $records = DB::table('bests')
+            ->join('record_lines', 'record_lines.line_key', '=', 'bests.line_key')
+            ->whereIn('bests.player_id', $playerIds)
+            ->groupBy('record_lines.drill_slug')
+            ->selectRaw('record_lines.drill_slug, count(distinct bests.player_id) as players')
+            ->pluck('players', 'drill_slug')
+            ->map(fn (mixed $players): int => (int) $players)
+            ->all();
 
         return $records;
     }

@@ -29,7 +29,8 @@ final class OwnNumbersQuery
     /**
      * @param  list<Block>  $blocks
      * @param  list<mixed>  $tasks  what makes the blocks' tasks, version and dose of each: the same tasks are looked up once
-     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float, days: int}>}> player id → slug → numbers
+     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float,
+     *     days: int}>}> player id → slug → numbers
      */
     public function of(Squad $squad, array $blocks, array $tasks): array
     {
@@ -42,7 +43,8 @@ final class OwnNumbersQuery
 
     /**
      * @param  list<Block>  $blocks
-     * @return array<string, array{slug: string, kind: MarkKind, scale: float}> by line; the scale is good ones of a quota, seconds of a count, reps of a race
+     * @return array<string, array{slug: string, kind: MarkKind, scale: float}> by line; the scale is good ones of a quota, seconds of a
+     *     count, reps of a race
      */
     private static function lines(array $blocks): array
     {
@@ -61,8 +63,15 @@ final class OwnNumbersQuery
                 default => 0,
             };
             $sides = $block->dose->sides();
-            foreach ($scale > 0.0 ? array_unique([...$sides->sidesFor(StrongFoot::Right), ...$sides->sidesFor(StrongFoot::Left)], SORT_REGULAR) : [] as $side) {
-                $lines[(string) $block->drill->recordLine($block->dose, $side)?->value] = ['slug' => $block->drill->slug, 'kind' => $kind, 'scale' => $scale];
+            foreach ($scale > 0.0 ? array_unique(
+                [...$sides->sidesFor(StrongFoot::Right), ...$sides->sidesFor(StrongFoot::Left)],
+                SORT_REGULAR,
+            ) : [] as $side) {
+                $lines[(string) $block->drill->recordLine($block->dose, $side)?->value] = [
+                    'slug' => $block->drill->slug,
+                    'kind' => $kind,
+                    'scale' => $scale,
+                ];
             }
         }
         unset($lines['']);
@@ -73,7 +82,8 @@ final class OwnNumbersQuery
 
     /**
      * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
-     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float, days: int}>}>
+     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float,
+     *     days: int}>}>
      */
     private function read(Squad $squad, array $lines): array
     {
@@ -96,7 +106,10 @@ final class OwnNumbersQuery
             $seconds = $kind === MarkKind::CountInTime ? $scale * $times / $sum : $sum / $times / $scale;
             $before = $numbers[$player]['seconds'][$slug] ?? ['seconds' => 0.0, 'days' => 0];
             $days = $before['days'] + $times;
-            $numbers[$player]['seconds'][$slug] = ['seconds' => ($before['seconds'] * $before['days'] + $seconds * $times) / $days, 'days' => $days];
+            $numbers[$player]['seconds'][$slug] = [
+                'seconds' => ($before['seconds'] * $before['days'] + $seconds * $times) / $days,
+                'days' => $days,
+            ];
         }
 
         return $numbers;
@@ -108,17 +121,35 @@ final class OwnNumbersQuery
      */
     private function rows(Squad $squad, array $lines): array
     {
-        $counted = array_keys(array_filter($lines, fn (array $line): bool => $line['kind'] === MarkKind::TriesForQuota || $line['kind'] === MarkKind::LongestRun));
+        $counted = array_keys(
+            array_filter(
+                $lines,
+                fn (array $line): bool => $line['kind'] === MarkKind::TriesForQuota || $line['kind'] === MarkKind::LongestRun,
+            ),
+        );
         $timed = array_values(array_diff(array_keys($lines), $counted));
         $players = Player::query()->where('squad_id', $squad->id)->select('id');
         // Two readings of one try count once, and by the more cautious: the greater number of tries.
         $byTry = Mark::query()->tap(Mark::standing(...))->toBase()->whereIn('player_id', $players)->whereIn('line_key', $counted)
             ->groupBy('player_id', 'line_key', 'training_session_id', 'try_number')->havingRaw('max(is_void) = 0 and max(is_disputed) = 0')
             ->selectRaw('player_id, line_key, max(value) as value');
-        $byDay = DB::table('line_days')->where('club_id', $squad->club_id)->whereIn('player_id', clone $players)->whereIn('line_key', $timed)->whereNotNull('median')
-            ->selectRaw('player_id, line_key, median as value, row_number() over (partition by player_id, line_key order by on_day desc) as place');
-        $tries = DB::query()->fromSub($byTry, 'tried')->groupBy('player_id', 'line_key')->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
-        $days = DB::query()->fromSub($byDay, 'days')->where('place', '<=', self::DAYS)->groupBy('player_id', 'line_key')->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
+        $byDay = DB::table('line_days')
+            ->where('club_id', $squad->club_id)
+            ->whereIn('player_id', clone $players)
+            ->whereIn('line_key', $timed)
+            ->whereNotNull('median')
+            ->selectRaw(
+                'player_id, line_key, median as value, row_number() over (partition by player_id, line_key order by on_day desc) as place',
+            );
+        $tries = DB::query()
+            ->fromSub($byTry, 'tried')
+            ->groupBy('player_id', 'line_key')
+            ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
+        $days = DB::query()
+            ->fromSub($byDay, 'days')
+            ->where('place', '<=', self::DAYS)
+            ->groupBy('player_id', 'line_key')
+            ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
 
         return array_values($tries->unionAll($days)->get()->all());
     }

@@ -19,8 +19,11 @@ use FleetSparrow\Core\Shared\CalendarDate;
 /** Evaluates a running order for a squad: a fixed number of queries, whatever the number of players. */
 final class PlanEvaluationQuery
 {
-    public function __construct(private readonly OwnNumbersQuery $numbers, private readonly SquadBasisQuery $bases, private readonly DrillShelf $drills)
-    {
+    public function __construct(
+        private readonly OwnNumbersQuery $numbers,
+        private readonly SquadBasisQuery $bases,
+        private readonly DrillShelf $drills,
+    ) {
     }
 
     /**
@@ -55,13 +58,29 @@ final class PlanEvaluationQuery
      *
      * @throws \FleetSparrow\Core\Exception\CoreException
      */
-    public function context(Squad $squad, PlanDraft $draft, array $blocks, CalendarDate $day, ?int $coachId, ?array $tasks = null): PlanContext
-    {
+    public function context(
+        Squad $squad,
+        PlanDraft $draft,
+        array $blocks,
+        CalendarDate $day,
+        ?int $coachId,
+        ?array $tasks = null,
+    ): PlanContext {
         $basis = $this->bases->of($squad, $day, $coachId);
-        $numbers = $this->numbers->of($squad, $blocks, $tasks ?? array_map(fn (array $block): array => [$block['drillVersionId'] ?? null, $block['dose'] ?? null], $draft->blocks));
+        $numbers = $this->numbers->of(
+            $squad,
+            $blocks,
+            $tasks ?? array_map(fn (array $block): array => [$block['drillVersionId'] ?? null, $block['dose'] ?? null], $draft->blocks),
+        );
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
-            $players[] = new PlanPlayer((string) $id, $foot, $numbers[$id]['tries'] ?? [], $draft->availability($id), $numbers[$id]['seconds'] ?? []);
+            $players[] = new PlanPlayer(
+                (string) $id,
+                $foot,
+                $numbers[$id]['tries'] ?? [],
+                $draft->availability($id),
+                $numbers[$id]['seconds'] ?? [],
+            );
         }
 
         return PlanContext::of(

@@ -28,12 +28,16 @@ use Illuminate\Support\Facades\DB;
 /** Proposes sessions for a squad out of its book, its season and what a coach asks for. Nothing is kept. */
 final class ProposalsQuery
 {
-    public function __construct(private readonly PlanEvaluationQuery $plans, private readonly DrillBookQuery $book, private readonly NeedsQuery $needs)
-    {
+    public function __construct(
+        private readonly PlanEvaluationQuery $plans,
+        private readonly DrillBookQuery $book,
+        private readonly NeedsQuery $needs,
+    ) {
     }
 
     /**
-     * @param  array{theme: Family|null, wish: Wish, locks: list<Lock>, bans: list<string>, seen: list<list<string>>, joinedSessionIds: list<int>, seed: int}  $asked
+     * @param  array{theme: Family|null, wish: Wish, locks: list<Lock>, bans: list<string>, seen: list<list<string>>,
+     *     joinedSessionIds: list<int>, seed: int}  $asked
      * @return array{answer: BuildAnswer, versions: Collection<string, DrillVersion>}
      *
      * @throws \FleetSparrow\Core\Exception\CoreException If the weather cannot be, or more players are ticked than a session takes.
@@ -44,11 +48,29 @@ final class ProposalsQuery
         $versions = $this->book->versions($squad);
         $drills = array_values($versions->map(fn (DrillVersion $version): Drill => $version->drill())->all());
         // Whatever is chosen, the players' own numbers count in it as they will in the plan.
-        $asBlocks = array_map(fn (Drill $drill): ?Block => $drill->dose === null ? null : Block::ofDrill($drill->slug, $drill, $drill->dose, Tempo::Steady, null), $drills);
-        $context = $this->plans->context($squad, $draft, array_values(array_filter($asBlocks)), $day, $coachId, array_values($versions->modelKeys()));
+        $asBlocks = array_map(
+            fn (Drill $drill): ?Block => $drill->dose === null ? null : Block::ofDrill(
+                $drill->slug,
+                $drill,
+                $drill->dose,
+                Tempo::Steady,
+                null,
+            ),
+            $drills,
+        );
+        $context = $this->plans->context(
+            $squad,
+            $draft,
+            array_values(array_filter($asBlocks)),
+            $day,
+            $coachId,
+            array_values($versions->modelKeys()),
+        );
         $request = new BuildRequest(
             $drills,
-            $asked['wish'] === Wish::RainyCorner ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre)) : $context,
+            $asked['wish'] === Wish::RainyCorner
+                ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre))
+                : $context,
             $draft->slotMinutes,
             $asked['theme'],
             $asked['wish'],
@@ -62,7 +84,10 @@ final class ProposalsQuery
         );
         $answer = SessionBuilder::propose($request);
 
-        return ['answer' => new BuildAnswer($answer->proposals, [...$refusals, ...$answer->refusals], $answer->theme, $answer->slotMinutes), 'versions' => $versions];
+        return [
+            'answer' => new BuildAnswer($answer->proposals, [...$refusals, ...$answer->refusals], $answer->theme, $answer->slotMinutes),
+            'versions' => $versions,
+        ];
     }
 
     /**
@@ -77,7 +102,12 @@ final class ProposalsQuery
         }
         $everybody = array_values(array_map(intval(...), $squad->players->modelKeys()));
 
-        return [$draft->withPlayers($everybody), $everybody === [] ? [] : [new Refusal('a session for nobody', 'Nobody is coming yet.', 'Built for the whole squad of '.count($everybody).'.')]];
+        return [
+            $draft->withPlayers($everybody),
+            $everybody === []
+                ? []
+                : [new Refusal('a session for nobody', 'Nobody is coming yet.', 'Built for the whole squad of '.count($everybody).'.')],
+        ];
     }
 
     /**
@@ -88,11 +118,17 @@ final class ProposalsQuery
      */
     private function joined(Squad $squad, array $sessionIds): array
     {
-        $ids = $squad->trainingSessions()->when($sessionIds !== [], fn ($query) => $query->whereKey($sessionIds), fn ($query) => $query->whereNotNull('run_finished_at_utc'))
+        $ids = $squad->trainingSessions()->when(
+            $sessionIds !== [],
+            fn ($query) => $query->whereKey($sessionIds),
+            fn ($query) => $query->whereNotNull('run_finished_at_utc'),
+        )
             ->orderByDesc('starts_at_utc')->limit(2)->pluck('id')->all();
         $slugs = DB::table('session_blocks')->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
             ->whereIn('training_session_id', $ids)->orderBy('position')->get(['training_session_id', 'slug']);
-        $of = fn (int $place): array => isset($ids[$place]) ? array_values(array_map(strval(...), $slugs->where('training_session_id', $ids[$place])->pluck('slug')->unique()->all())) : [];
+        $of = fn (int $place): array => isset($ids[$place]) ? array_values(
+            array_map(strval(...), $slugs->where('training_session_id', $ids[$place])->pluck('slug')->unique()->all()),
+        ) : [];
 
         return [$of(0), $of(1)];
     }

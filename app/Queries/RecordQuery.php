@@ -32,7 +32,10 @@ final class RecordQuery
             $this->lines[$line->line_key] = $line;
         }
         // Only the club acted for: the players above are its own, and so are its words.
-        foreach (DB::table('club_line_names')->where('club_id', resolve(ClubContext::class)->clubId())->whereIn('line_key', $keys)->get() as $own) {
+        foreach (DB::table('club_line_names')->where(
+            'club_id',
+            resolve(ClubContext::class)->clubId(),
+        )->whereIn('line_key', $keys)->get() as $own) {
             $this->lines[(string) $own->line_key]->drill_name = (string) $own->drill_name;
             $this->lines[(string) $own->line_key]->drill_slug = (string) $own->drill_slug;
         }
@@ -45,7 +48,13 @@ final class RecordQuery
                 $open[$playerId][$lineKey][$day] = (int) $row->open_tries;
             }
             if ($row->best !== null) {
-                $days[$playerId][$lineKey][] = new SessionValue(CalendarDate::fromIso($day), (float) $row->best, (float) $row->median, (int) $row->tries, (int) $row->open_tries);
+                $days[$playerId][$lineKey][] = new SessionValue(
+                    CalendarDate::fromIso($day),
+                    (float) $row->best,
+                    (float) $row->median,
+                    (int) $row->tries,
+                    (int) $row->open_tries,
+                );
             }
         }
         $readings = [];

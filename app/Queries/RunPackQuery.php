@@ -27,7 +27,14 @@ final class RunPackQuery
         $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));
         $readings = $this->records->readings($playerIds, $wanted);
 
-        return new RunPack($session, $evaluation, $players, $lineKeys, RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all(), $readings);
+        return new RunPack(
+            $session,
+            $evaluation,
+            $players,
+            $lineKeys,
+            RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all(),
+            $readings,
+        );
     }
 
     /** @return array<string, array<string, string>> block id → side → line key */

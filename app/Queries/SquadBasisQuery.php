@@ -37,7 +37,11 @@ final class SquadBasisQuery
     public function of(Squad $squad, CalendarDate $day, ?int $coachId): SquadBasis
     {
         $kept = $this->history->remember($squad, "basis.{$day->iso()}.{$coachId}", fn (): array => [
-            'strongFeet' => $squad->players()->orderBy('name')->get()->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])->all(),
+            'strongFeet' => $squad->players()
+                ->orderBy('name')
+                ->get()
+                ->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])
+                ->all(),
             'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),
             'past' => get_object_vars($this->read($squad, $day)),
@@ -70,12 +74,18 @@ final class SquadBasisQuery
         return $slugs;
     }
 
-    /** @return array{set-up: list<array{float, float}>, explain: list<array{float, float}>, change: list<array{float, float}>} planned and actual seconds */
+    /**
+     * @return array{set-up: list<array{float, float}>, explain: list<array{float, float}>, change: list<array{float, float}>} planned and
+     *     actual seconds
+     */
     private function times(?int $coachId): array
     {
         $times = ['set-up' => [], 'explain' => [], 'change' => []];
         $parts = $coachId === null ? [] : DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
-            ->orderByDesc('training_session_id')->orderBy('segment_key')->limit(3 * self::BLOCKS)->get(['part', 'planned_seconds', 'actual_seconds']);
+            ->orderByDesc('training_session_id')
+            ->orderBy('segment_key')
+            ->limit(3 * self::BLOCKS)
+            ->get(['part', 'planned_seconds', 'actual_seconds']);
         foreach ($parts as $part) {
             if (isset($times[$part->part]) && count($times[$part->part]) < self::BLOCKS) {
                 $times[$part->part][] = [(float) $part->planned_seconds, (float) $part->actual_seconds];
@@ -92,7 +102,9 @@ final class SquadBasisQuery
             $session = (int) $row->training_session_id;
             $player = (string) $row->player_id;
             // By the wall clock of the club: an evening in the west is the next day in UTC.
-            $days = $daysAgo[$session] ??= CalendarDate::fromIso(CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC')->setTimezone((string) $row->time_zone)->format('Y-m-d'))->daysUntil($day);
+            $days = $daysAgo[$session] ??= CalendarDate::fromIso(
+                CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC')->setTimezone((string) $row->time_zone)->format('Y-m-d'),
+            )->daysUntil($day);
             if ($days <= 0) {
                 continue;
             }
@@ -124,12 +136,24 @@ final class SquadBasisQuery
     {
         $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $day->plusDays(2)->iso())
             ->when($squad->season_starts_on, fn ($query, $start) => $query->where('starts_at_utc', '>=', $start->format('Y-m-d')))
-            ->orderByDesc('starts_at_utc')->limit(self::SESSIONS)->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
+            ->orderByDesc('starts_at_utc')
+            ->limit(self::SESSIONS)
+            ->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')
+            ->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
         $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
-            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'])->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
+            ->select(
+                ['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'],
+            )->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
 
         return DB::table('session_loads')->joinSub($sessions, 'past', 'past.id', '=', 'session_loads.training_session_id')
-            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw('null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns')
-            ->unionAll($groups)->orderByDesc('starts_at_utc')->orderByDesc('training_session_id')->orderBy('block_key')->orderBy('player_id')->get();
+            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw(
+                'null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns',
+            )
+            ->unionAll($groups)
+            ->orderByDesc('starts_at_utc')
+            ->orderByDesc('training_session_id')
+            ->orderBy('block_key')
+            ->orderBy('player_id')
+            ->get();
     }
 }

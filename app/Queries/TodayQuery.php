@@ -73,7 +73,14 @@ final class TodayQuery
                     continue;
                 }
                 $line = $this->records->lines()[$key];
-                $set[] = ['playerId' => $playerId, 'playerName' => $players[$playerId]->name, 'drillName' => $line->drill_name, 'side' => $line->side->value, 'value' => $record->best, 'unit' => $line->kind->unit()];
+                $set[] = [
+                    'playerId' => $playerId,
+                    'playerName' => $players[$playerId]->name,
+                    'drillName' => $line->drill_name,
+                    'side' => $line->side->value,
+                    'value' => $record->best,
+                    'unit' => $line->kind->unit(),
+                ];
             }
         }
 

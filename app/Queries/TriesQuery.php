@@ -27,7 +27,10 @@ final class TriesQuery
         $line = RecordLine::query()->whereKey($lineKey)->firstOrFail();
         $marks = Mark::query()->toBase()->where('marks.player_id', $player->id)->where('marks.line_key', $lineKey)
             ->leftJoin('users', 'users.id', '=', 'marks.entered_by')
-            ->orderByDesc('marks.marked_on')->orderBy('marks.training_session_id')->orderBy('marks.try_number')->orderBy('marks.recorded_at_utc')
+            ->orderByDesc('marks.marked_on')
+            ->orderBy('marks.training_session_id')
+            ->orderBy('marks.try_number')
+            ->orderBy('marks.recorded_at_utc')
             ->select('marks.*', 'users.name as by_name')
             ->selectSub(fn (Builder $newer) => $newer->tap(Mark::holding(...))->limit(1), 'is_superseded')
             ->get();
@@ -56,7 +59,12 @@ final class TriesQuery
         $standing = [];
         foreach ($marks as $mark) {
             if (! (bool) $mark['is_superseded']) {
-                $standing[] = new CoreMark(CalendarDate::fromIso((string) $mark['marked_on']), (float) $mark['value'], (bool) $mark['is_void'], (bool) $mark['is_disputed']);
+                $standing[] = new CoreMark(
+                    CalendarDate::fromIso((string) $mark['marked_on']),
+                    (float) $mark['value'],
+                    (bool) $mark['is_void'],
+                    (bool) $mark['is_disputed'],
+                );
             }
         }
         // What was replaced stands above what replaced it, even when both came in one batch.

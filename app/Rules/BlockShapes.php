@@ -49,7 +49,9 @@ final class BlockShapes implements ValidationRule
         $tempo = $block['tempo'] ?? Tempo::Steady->value;
 
         return array_filter([
-            'id' => is_string($id) && preg_match('/\A[A-Za-z0-9-]{1,40}\z/', $id) === 1 ? '' : 'A block needs an id of letters, digits and hyphens.',
+            'id' => is_string($id) && preg_match('/\A[A-Za-z0-9-]{1,40}\z/', $id) === 1
+                ? ''
+                : 'A block needs an id of letters, digits and hyphens.',
             'kind' => is_string($kind) && BlockKind::tryFrom($kind) !== null ? '' : 'A block is a drill, water, talk or a game.',
             'title' => is_string($title) && mb_strlen($title) <= 120 ? '' : 'At most 120 letters.',
             'minutes' => $minutes === null || is_int($minutes) || is_float($minutes) ? '' : 'Enter the minutes as a number.',

@@ -27,7 +27,12 @@ final readonly class RowsOf implements ValidationRule
             }
             foreach ($this->fields as $field => $kind) {
                 if (! self::isOf($row[$field] ?? null, $kind)) {
-                    $fail("{$attribute}.{$i}.{$field}", is_array($kind) ? 'Choose one of '.implode(', ', $kind).'.' : ($kind === 'int' ? 'Enter a whole number.' : 'Enter one to '.self::LONGEST.' letters.'));
+                    $fail(
+                        "{$attribute}.{$i}.{$field}",
+                        is_array($kind)
+                            ? 'Choose one of '.implode(', ', $kind).'.'
+                            : ($kind === 'int' ? 'Enter a whole number.' : 'Enter one to '.self::LONGEST.' letters.'),
+                    );
                 }
             }
         }

@@ -17,8 +17,22 @@ final class ClubSettings
 
         return [
             Setting::text('name', 'name', 'Club name', 'Shown to those you invite.', 120),
-            Setting::choice('timeZone', 'time_zone', 'Time zone', 'Sessions start, and days end, by this clock.', array_combine($zones, $zones), 'UTC'),
-            Setting::choice('weekStartsOn', 'week_starts_on', 'Week starts on', 'Weeks are counted from this day in every view.', ['1' => 'Monday', '6' => 'Saturday', '7' => 'Sunday'], '1'),
+            Setting::choice(
+                'timeZone',
+                'time_zone',
+                'Time zone',
+                'Sessions start, and days end, by this clock.',
+                array_combine($zones, $zones),
+                'UTC',
+            ),
+            Setting::choice(
+                'weekStartsOn',
+                'week_starts_on',
+                'Week starts on',
+                'Weeks are counted from this day in every view.',
+                ['1' => 'Monday', '6' => 'Saturday', '7' => 'Sunday'],
+                '1',
+            ),
         ];
     }
 

@@ -29,21 +29,68 @@ final readonly class Setting
     /** @param  array<array-key, string>  $options */
     public static function choice(string $key, string $column, string $label, string $sentence, array $options, string $default): self
     {
-        return new self($key, $column, $label, $sentence, 'choice', $options, $options[$default], ['required', 'in:'.implode(',', array_keys($options))], 'Choose one of the list.');
+        return new self(
+            $key,
+            $column,
+            $label,
+            $sentence,
+            'choice',
+            $options,
+            $options[$default],
+            ['required', 'in:'.implode(',', array_keys($options))],
+            'Choose one of the list.',
+        );
     }
 
     public static function text(string $key, string $column, string $label, string $sentence, int $most): self
     {
-        return new self($key, $column, $label, $sentence, 'text', [], 'none', ['required', 'string', "max:{$most}"], "Enter a name of at most {$most} letters.");
+        return new self(
+            $key,
+            $column,
+            $label,
+            $sentence,
+            'text',
+            [],
+            'none',
+            ['required', 'string', "max:{$most}"],
+            "Enter a name of at most {$most} letters.",
+        );
     }
 
     public static function date(string $key, string $column, string $label, string $sentence): self
     {
-        return new self($key, $column, $label, $sentence, 'date', [], 'not said', ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'], 'Enter a day such as 2026-08-24.');
+        return new self(
+            $key,
+            $column,
+            $label,
+            $sentence,
+            'date',
+            [],
+            'not said',
+            ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'Enter a day such as 2026-08-24.',
+        );
     }
 
-    public static function number(string $key, string $column, string $label, string $sentence, int $most, bool $whole = true, string $default = 'not said'): self
-    {
-        return new self($key, $column, $label, $sentence, 'number', [], $default, ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"], 'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.");
+    public static function number(
+        string $key,
+        string $column,
+        string $label,
+        string $sentence,
+        int $most,
+        bool $whole = true,
+        string $default = 'not said',
+    ): self {
+        return new self(
+            $key,
+            $column,
+            $label,
+            $sentence,
+            'number',
+            [],
+            $default,
+            ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"],
+            'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.",
+        );
     }
 }

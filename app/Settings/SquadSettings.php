@@ -24,24 +24,76 @@ final class SquadSettings
 
         return [
             Setting::text('name', 'name', 'Name', 'What the squad is called in every view.', 120),
-            Setting::choice('ageGroup', 'age_group', 'Age group', 'As your association names it; the ball and the heading limit follow from it.', array_combine($groups, $groups), 'U12'),
+            Setting::choice(
+                'ageGroup',
+                'age_group',
+                'Age group',
+                'As your association names it; the ball and the heading limit follow from it.',
+                array_combine($groups, $groups),
+                'U12',
+            ),
             Setting::date('seasonStartsOn', 'season_starts_on', 'Season starts on', 'Today counts the weeks of the season from this day.'),
-            Setting::choice('lengthUnit', 'length_unit', 'Unit of length', 'Every drawing and distance is shown in it; records stay the same whatever you choose.', ['yd' => 'yards', 'm' => 'metres', 'ft' => 'feet', 'pace' => 'paces of 0.75 m'], 'yd'),
-            Setting::choice('ground', 'ground', 'Ground', 'Kept with every number, since a ball runs differently on each.', ['grass' => 'grass', 'turf' => 'artificial turf', 'hard' => 'hard ground'], 'grass'),
-            Setting::choice('targetSchool', 'target_school', 'Number to beat', 'Own record and one asks for the least that is new; the other schools ask by the last session or by milestones.', [
-                TargetSchool::OwnRecord->value => 'own record and one',
-                TargetSchool::LastPlusOne->value => 'last session and one',
-                TargetSchool::Milestones->value => 'the next milestone',
-            ], TargetSchool::OwnRecord->value),
-            Setting::choice('footWording', 'foot_wording', 'Words for the foot', 'Some coaches never say "weak"; every view follows your choice.', ['other' => 'strong foot and other foot', 'weaker' => 'strong foot and weaker foot'], 'other'),
+            Setting::choice(
+                'lengthUnit',
+                'length_unit',
+                'Unit of length',
+                'Every drawing and distance is shown in it; records stay the same whatever you choose.',
+                ['yd' => 'yards', 'm' => 'metres', 'ft' => 'feet', 'pace' => 'paces of 0.75 m'],
+                'yd',
+            ),
+            Setting::choice(
+                'ground',
+                'ground',
+                'Ground',
+                'Kept with every number, since a ball runs differently on each.',
+                ['grass' => 'grass', 'turf' => 'artificial turf', 'hard' => 'hard ground'],
+                'grass',
+            ),
+            Setting::choice('targetSchool', 'target_school', 'Number to beat', 'Own record and one asks for the least that is new; '
+                .'the other schools ask by the last session or by milestones.', [
+                    TargetSchool::OwnRecord->value => 'own record and one',
+                    TargetSchool::LastPlusOne->value => 'last session and one',
+                    TargetSchool::Milestones->value => 'the next milestone',
+                ], TargetSchool::OwnRecord->value),
+            Setting::choice(
+                'footWording',
+                'foot_wording',
+                'Words for the foot',
+                'Some coaches never say "weak"; every view follows your choice.',
+                ['other' => 'strong foot and other foot', 'weaker' => 'strong foot and weaker foot'],
+                'other',
+            ),
             Setting::choice('headingProfile', 'heading_profile', 'Heading', 'Whose limits are shown; your local rules come first.', [
                 HeadingProfile::TheFa2020->value => 'The FA, 2020',
                 HeadingProfile::UsSoccer2016->value => 'U.S. Soccer, 2016',
                 HeadingProfile::NoHeading->value => 'no heading at all',
             ], HeadingProfile::TheFa2020->value),
-            Setting::number('heatCareCelsius', 'heat_care_celsius', 'Hot from', 'Wet-bulb globe temperature in °C from which there is more water and shade; your local heat rules come first.', 45, whole: false, default: '25 °C'),
-            Setting::number('heatStopCelsius', 'heat_stop_celsius', 'Too hot from', 'From which a session is moved or called off.', 45, whole: false, default: '30 °C'),
-            Setting::number('areaWidth', 'area_width_mm', 'Area, one side', 'The corner you usually have, in the squad\'s unit.', 400, whole: false),
+            Setting::number(
+                'heatCareCelsius',
+                'heat_care_celsius',
+                'Hot from',
+                'Wet-bulb globe temperature in °C from which there is more water and shade; your local heat rules come first.',
+                45,
+                whole: false,
+                default: '25 °C',
+            ),
+            Setting::number(
+                'heatStopCelsius',
+                'heat_stop_celsius',
+                'Too hot from',
+                'From which a session is moved or called off.',
+                45,
+                whole: false,
+                default: '30 °C',
+            ),
+            Setting::number(
+                'areaWidth',
+                'area_width_mm',
+                'Area, one side',
+                'The corner you usually have, in the squad\'s unit.',
+                400,
+                whole: false,
+            ),
             Setting::number('areaDepth', 'area_depth_mm', 'Area, other side', 'The other side of that corner.', 400, whole: false),
             Setting::number('markersOwned', 'markers_owned', 'Markers owned', 'A plan that needs more says so.', 999),
             Setting::number('ballsOwned', 'balls_owned', 'Balls owned', 'What is in the bag; a plan that needs more says so.', 999),
@@ -85,7 +137,9 @@ final class SquadSettings
             if (isset(self::AREA[$setting->key])) {
                 $before = $squad->getAttribute($setting->column);
                 $untouched = is_numeric($value) && (float) $value === self::shown($before, $squad->length_unit);
-                $value = $untouched ? $before : (is_numeric($value) ? intdiv(Length::of((float) $value, $unit)->tenthsOfMillimetre + 5, 10) : null);
+                $value = $untouched
+                    ? $before
+                    : (is_numeric($value) ? intdiv(Length::of((float) $value, $unit)->tenthsOfMillimetre + 5, 10) : null);
             }
             $columns[$setting->column] = $value;
         }

@@ -52,7 +52,9 @@ final readonly class ClubDay
     /** Whether an instant ahead lies in this week, the next or a later one. */
     public function week(CarbonImmutable $instant): string
     {
-        $days = SeasonWeek::startOf($this->today(), $this->weekStartsOn)->daysUntil(SeasonWeek::startOf($this->on($instant), $this->weekStartsOn));
+        $days = SeasonWeek::startOf($this->today(), $this->weekStartsOn)->daysUntil(
+            SeasonWeek::startOf($this->on($instant), $this->weekStartsOn),
+        );
 
         return match (true) {
             $days <= 0 => 'this',

@@ -19,7 +19,9 @@ final class Drills
     /** 1.6 s a rep of two touches with one foot, on the same layout. */
     public static function pullBack(): Drill
     {
-        return DrillFactory::fromFields(['slug' => 'pull-back', 'script' => 'a.sole/back a.in/out', 'secondsPerRep' => 1.6] + self::fields());
+        return DrillFactory::fromFields(
+            ['slug' => 'pull-back', 'script' => 'a.sole/back a.in/out', 'secondsPerRep' => 1.6] + self::fields(),
+        );
     }
 
     /** @return array<string, mixed> */

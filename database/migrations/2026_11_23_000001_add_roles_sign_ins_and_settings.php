@@ -79,7 +79,23 @@ return new class extends Migration
             Schema::dropIfExists($table);
         }
         Schema::table('players', fn (Blueprint $table) => $table->dropColumn('private_note'));
-        Schema::table('squads', fn (Blueprint $table) => $table->dropColumn(['season_starts_on', 'ground', 'foot_wording', 'heading_profile', 'area_width_mm', 'area_depth_mm', 'markers_owned', 'balls_owned', 'bibs_owned', 'goals_owned']));
+        Schema::table(
+            'squads',
+            fn (Blueprint $table) => $table->dropColumn(
+                [
+                    'season_starts_on',
+                    'ground',
+                    'foot_wording',
+                    'heading_profile',
+                    'area_width_mm',
+                    'area_depth_mm',
+                    'markers_owned',
+                    'balls_owned',
+                    'bibs_owned',
+                    'goals_owned',
+                ],
+            ),
+        );
         Schema::table('users', fn (Blueprint $table) => $table->dropColumn('is_lead'));
         Schema::table('clubs', fn (Blueprint $table) => $table->dropColumn('week_starts_on'));
     }

@@ -35,7 +35,10 @@ return new class extends Migration
             $table->primary(['superseded_uuid', 'mark_uuid']);
             $table->foreign(['club_id', 'training_session_id'])->references(['club_id', 'id'])->on('training_sessions')->cascadeOnDelete();
         });
-        DB::statement('insert into mark_supersessions (superseded_uuid, mark_uuid, club_id, training_session_id, entered_by, by_coach) select supersedes_uuid, uuid, club_id, training_session_id, entered_by, 1 from marks where supersedes_uuid is not null');
+        DB::statement(
+            'insert into mark_supersessions (superseded_uuid, mark_uuid, club_id, training_session_id, entered_by, by_coach) '
+            .'select supersedes_uuid, uuid, club_id, training_session_id, entered_by, 1 from marks where supersedes_uuid is not null',
+        );
         DB::statement('update marks set supersedes = json_array(supersedes_uuid) where supersedes_uuid is not null');
         Schema::table('marks', function (Blueprint $table): void {
             $table->dropIndex(['supersedes_uuid']);
@@ -75,7 +78,10 @@ return new class extends Migration
             $table->uuid('supersedes_uuid')->nullable()->index();
         });
         DB::statement("update marks set supersedes_uuid = json_unquote(json_extract(supersedes, '$[0]')) where supersedes is not null");
-        Schema::table('marks', fn (Blueprint $table) => $table->dropColumn(['supersedes', 'is_disputed', 'reason', 'source', 'counted_by', 'ground']));
+        Schema::table(
+            'marks',
+            fn (Blueprint $table) => $table->dropColumn(['supersedes', 'is_disputed', 'reason', 'source', 'counted_by', 'ground']),
+        );
         foreach (['bests', 'line_days', 'mark_supersessions'] as $table) {
             Schema::dropIfExists($table);
         }

@@ -90,7 +90,10 @@ return new class extends Migration
         }
         Schema::table('attendances', fn (Blueprint $table) => $table->dropColumn('may'));
         Schema::table('session_blocks', fn (Blueprint $table) => $table->dropColumn('together'));
-        Schema::table('training_sessions', fn (Blueprint $table) => $table->dropColumn(['helpers', 'is_hot', 'temperature_celsius', 'humidity_percent']));
+        Schema::table(
+            'training_sessions',
+            fn (Blueprint $table) => $table->dropColumn(['helpers', 'is_hot', 'temperature_celsius', 'humidity_percent']),
+        );
         Schema::table('squads', fn (Blueprint $table) => $table->dropColumn(['heat_care_celsius', 'heat_stop_celsius']));
     }
 };

@@ -58,13 +58,23 @@ class DemoSeeder extends Seeder
 
     /** What the group says at the end of an evening. */
     private const RECAPS = [
-        ['recap_answers' => 'Look over the shoulder before the ball comes. Most say the left is still slow.', 'recap_how_hard' => 'about-right'],
+        [
+            'recap_answers' => 'Look over the shoulder before the ball comes. Most say the left is still slow.',
+            'recap_how_hard' => 'about-right',
+        ],
         ['recap_answers' => 'Small touches first, then away. They want the four-marker game again.', 'recap_how_hard' => 'too-easy'],
         ['recap_answers' => 'First touch out of the feet. Wind made the far gate hard.', 'recap_how_hard' => 'too-hard'],
         ['recap_answers' => 'The turn only works when the last touch is short.', 'recap_how_hard' => 'about-right'],
     ];
 
-    private const YOUNGER = [['Anouk', 1, 'R', 8], ['Bilal', 2, 'L', 8], ['Chidi', 3, 'R', 8], ['Freja', 4, 'R', 7], ['Mateus', 5, 'both', 8], ['Saanvi', 6, 'R', 7]];
+    private const YOUNGER = [
+        ['Anouk', 1, 'R', 8],
+        ['Bilal', 2, 'L', 8],
+        ['Chidi', 3, 'R', 8],
+        ['Freja', 4, 'R', 7],
+        ['Mateus', 5, 'both', 8],
+        ['Saanvi', 6, 'R', 7],
+    ];
 
     /** @var array<string, DrillVersion> */
     private array $book = [];
@@ -121,7 +131,21 @@ class DemoSeeder extends Seeder
     /** @param  list<array{User, string}>  $staff */
     private function squad(string $name, string $ageGroup, array $staff): Squad
     {
-        $squad = Squad::query()->create(['name' => $name, 'age_group' => $ageGroup, 'length_unit' => 'yd', 'target_school' => 'own-record', 'season_starts_on' => now()->subWeeks(self::WEEKS)->startOfWeek()->format('Y-m-d'), 'area_width_mm' => 27432, 'area_depth_mm' => 18288, 'markers_owned' => 60, 'balls_owned' => 15, 'bibs_owned' => 14, 'goals_owned' => 2]);
+        $squad = Squad::query()->create(
+            [
+                'name' => $name,
+                'age_group' => $ageGroup,
+                'length_unit' => 'yd',
+                'target_school' => 'own-record',
+                'season_starts_on' => now()->subWeeks(self::WEEKS)->startOfWeek()->format('Y-m-d'),
+                'area_width_mm' => 27432,
+                'area_depth_mm' => 18288,
+                'markers_owned' => 60,
+                'balls_owned' => 15,
+                'bibs_owned' => 14,
+                'goals_owned' => 2,
+            ],
+        );
         foreach ($staff as [$user, $role]) {
             $squad->staff()->attach($user->id, ['role' => $role, 'club_id' => $squad->club_id]);
         }
@@ -194,10 +218,23 @@ class DemoSeeder extends Seeder
         $blocks = [$this->drill('box-free-dribble')];
         if ($tuesday) {
             $title = 'Close control, wind from the quay';
-            $blocks = [...$blocks, $this->drill('sole-taps'), $this->drill('pull-back-out-v'), $this->drill($early ? 'zigzag-in-out-early' : 'zigzag-in-out', 3), $this->water(), $this->drill('figure-of-eight', 4)];
+            $blocks = [
+                ...$blocks,
+                $this->drill('sole-taps'),
+                $this->drill('pull-back-out-v'),
+                $this->drill($early ? 'zigzag-in-out-early' : 'zigzag-in-out', 3),
+                $this->water(),
+                $this->drill('figure-of-eight', 4),
+            ];
         } else {
             $title = 'Turning away from pressure';
-            $blocks = [...$blocks, $this->drill('drag-back-turn', 7), $this->water(), $this->drill('far-foot-open'), $this->drill('gate-pass')];
+            $blocks = [
+                ...$blocks,
+                $this->drill('drag-back-turn', 7),
+                $this->water(),
+                $this->drill('far-foot-open'),
+                $this->drill('gate-pass'),
+            ];
         }
         if ($early) {
             $blocks[] = $this->drill('juggle-alternating');
@@ -205,7 +242,11 @@ class DemoSeeder extends Seeder
 
         return [$title, array_map(
             fn (array $block, int $i): array => $block + ['id' => "b{$i}"],
-            $blocks = [...$blocks, ['kind' => 'game', 'title' => 'Four v four, two touches at least', 'minutes' => $early ? 6 : 10], ['kind' => 'talk', 'title' => 'Recap by question', 'minutes' => 2]],
+            $blocks = [
+                ...$blocks,
+                ['kind' => 'game', 'title' => 'Four v four, two touches at least', 'minutes' => $early ? 6 : 10],
+                ['kind' => 'talk', 'title' => 'Recap by question', 'minutes' => 2],
+            ],
             array_keys($blocks),
         )];
     }
@@ -215,7 +256,14 @@ class DemoSeeder extends Seeder
     {
         $version = $slug === 'zigzag-in-out-early' ? $this->widerZigzag() : $this->book[$slug];
 
-        return ['kind' => 'drill', 'title' => $version->name, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'], 'tempo' => 'steady', 'stations' => $stations];
+        return [
+            'kind' => 'drill',
+            'title' => $version->name,
+            'drillVersionId' => $version->id,
+            'dose' => $version->content['dose'],
+            'tempo' => 'steady',
+            'stations' => $stations,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -302,7 +350,12 @@ class DemoSeeder extends Seeder
                     default => null,
                 };
                 if ($stretch !== null && $segment->plainSeconds > 0.0) {
-                    $parts[] = ['segmentId' => $segment->id, 'part' => $segment->kind->value, 'plannedSeconds' => $segment->plainSeconds, 'actualSeconds' => round($segment->plainSeconds * $stretch, 1)];
+                    $parts[] = [
+                        'segmentId' => $segment->id,
+                        'part' => $segment->kind->value,
+                        'plannedSeconds' => $segment->plainSeconds,
+                        'actualSeconds' => round($segment->plainSeconds * $stretch, 1),
+                    ];
                 }
             }
         }
@@ -331,8 +384,16 @@ class DemoSeeder extends Seeder
         $again = fn (array $mark, string $why, array $change): array => $change + ['uuid' => $this->uuid($why.$mark['uuid'])] + $mark;
         $this->takeMarks->take([$again($marks[0], 'second', ['value' => $marks[0]['value'] + 2])], $assistant);
         $this->takeMarks->take([
-            $again($marks[1], 'mended', ['value' => $marks[1]['value'] + 1, 'supersedesUuids' => [$marks[1]['uuid']], 'reason' => 'Slip of the thumb.']),
-            $again($marks[2], 'disputed', ['isDisputed' => true, 'supersedesUuids' => [$marks[2]['uuid']], 'reason' => 'The ball left the box.']),
+            $again(
+                $marks[1],
+                'mended',
+                ['value' => $marks[1]['value'] + 1, 'supersedesUuids' => [$marks[1]['uuid']], 'reason' => 'Slip of the thumb.'],
+            ),
+            $again(
+                $marks[2],
+                'disputed',
+                ['isDisputed' => true, 'supersedesUuids' => [$marks[2]['uuid']], 'reason' => 'The ball left the box.'],
+            ),
         ], $coach);
     }
 

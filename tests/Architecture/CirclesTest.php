@@ -40,7 +40,13 @@ final class CirclesTest extends TestCase
             }
             $code = (string) file_get_contents($file->getPathname());
             // Comments name what they explain, and lean on nothing.
-            $code = implode('', array_map(fn (\PhpToken $token): string => $token->is([T_COMMENT, T_DOC_COMMENT]) ? '' : $token->text, \PhpToken::tokenize($code)));
+            $code = implode(
+                '',
+                array_map(
+                    fn (\PhpToken $token): string => $token->is([T_COMMENT, T_DOC_COMMENT]) ? '' : $token->text,
+                    \PhpToken::tokenize($code),
+                ),
+            );
             preg_match_all('/\b'.preg_quote($prefix, '/').'\\\\(\w+)\\\\/', $code, $named);
             $arrows[$from] = array_values(array_unique([...($arrows[$from] ?? []), ...array_diff($named[1], [$from])]));
         }
@@ -57,7 +63,11 @@ final class CirclesTest extends TestCase
         do {
             $before = count($arrows);
             $leanedOn = array_merge([], ...array_values($arrows));
-            $arrows = array_filter($arrows, fn (array $on, string $name): bool => array_intersect($on, array_keys($arrows)) !== [] && in_array($name, $leanedOn, true), ARRAY_FILTER_USE_BOTH);
+            $arrows = array_filter(
+                $arrows,
+                fn (array $on, string $name): bool => array_intersect($on, array_keys($arrows)) !== [] && in_array($name, $leanedOn, true),
+                ARRAY_FILTER_USE_BOTH,
+            );
         } while (count($arrows) < $before);
         $left = array_keys($arrows);
         sort($left);

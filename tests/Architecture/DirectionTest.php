@@ -68,7 +68,11 @@ final class DirectionTest extends TestCase
                 continue;
             }
             $name = ltrim($token->text, '\\');
-            if (preg_match('/\AApp\\\\(\w+)/', $name, $found) === 1 && $found[1] !== $folder && ! in_array($found[1], self::MAY_IMPORT[$folder], true)) {
+            if (
+                preg_match('/\AApp\\\\(\w+)/', $name, $found) === 1
+                && $found[1] !== $folder
+                && ! in_array($found[1], self::MAY_IMPORT[$folder], true)
+            ) {
                 $faults[] = $found[1];
             }
             // Actions and queries are called from commands too: they know no request.

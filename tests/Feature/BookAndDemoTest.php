@@ -33,7 +33,16 @@ final class BookAndDemoTest extends FeatureTestCase
 
     public function test_a_drill_that_left_the_book_is_retired_and_kept(): void
     {
-        $version = DrillVersion::ofTheBook()->create(['slug' => 'old-one', 'family' => 'turning', 'name' => 'Old one', 'content_hash' => str_repeat('a', 64), 'content' => [], 'is_current' => true]);
+        $version = DrillVersion::ofTheBook()->create(
+            [
+                'slug' => 'old-one',
+                'family' => 'turning',
+                'name' => 'Old one',
+                'content_hash' => str_repeat('a', 64),
+                'content' => [],
+                'is_current' => true,
+            ],
+        );
         Artisan::call('sparrow:book');
         self::assertFalse($version->fresh()?->getAttribute('is_current'));
     }
@@ -44,7 +53,10 @@ final class BookAndDemoTest extends FeatureTestCase
         mkdir("{$folder}/drills", recursive: true);
         mkdir("{$folder}/moves");
         $moves = json_decode((string) file_get_contents(base_path('book/moves/ball-mastery.json')), true)['moves'];
-        file_put_contents("{$folder}/moves/a.json", json_encode(['moves' => [$moves[0], ['script' => 'a.sole/stil'] + $moves[1], $moves[0]]]));
+        file_put_contents(
+            "{$folder}/moves/a.json",
+            json_encode(['moves' => [$moves[0], ['script' => 'a.sole/stil'] + $moves[1], $moves[0]]]),
+        );
         file_put_contents("{$folder}/moves/b.json", '{"moves": [');
         $before = MoveVersion::query()->where('is_current', true)->count();
 
@@ -61,8 +73,14 @@ final class BookAndDemoTest extends FeatureTestCase
     public function test_drills_are_found_by_words_in_the_squad_s_unit(): void
     {
         $path = "/api/v1/squads/{$this->squad->id}/drill-search";
-        $this->actingAs($this->assistant)->getJson("{$path}?find=zigzag%20inside")->assertOk()->assertJsonPath('found.0.slug', 'zigzag-in-out');
-        $this->getJson("/api/v1/squads/{$this->squad->id}/drills/zigzag-in-out")->assertOk()->assertJsonPath('drill.drawing.dimensions.0.text', '4 yd')->assertJsonPath('own', null);
+        $this->actingAs($this->assistant)
+            ->getJson("{$path}?find=zigzag%20inside")
+            ->assertOk()
+            ->assertJsonPath('found.0.slug', 'zigzag-in-out');
+        $this->getJson("/api/v1/squads/{$this->squad->id}/drills/zigzag-in-out")
+            ->assertOk()
+            ->assertJsonPath('drill.drawing.dimensions.0.text', '4 yd')
+            ->assertJsonPath('own', null);
         self::assertGreaterThanOrEqual(90, count($this->getJson($path)->json('found')));
         $this->getJson("{$path}?find=nothing+of+the+kind")->assertExactJson(['found' => []]);
         foreach (['find='.str_repeat('x', 121), 'family=tactics', 'width=0', 'minutes=soon', 'kit=rocket', 'age=U5'] as $wrong) {
@@ -75,7 +93,11 @@ final class BookAndDemoTest extends FeatureTestCase
 
     public function test_moves_are_found_by_the_words_of_coaches_and_shown_foot_by_foot(): void
     {
-        $this->actingAs($this->assistant)->getJson('/api/v1/moves?find=toe%20taps')->assertOk()->assertJsonPath('moves.0.slug', 'sole-taps')->assertJsonPath('moves.0.touchesPerRep', 2);
+        $this->actingAs($this->assistant)
+            ->getJson('/api/v1/moves?find=toe%20taps')
+            ->assertOk()
+            ->assertJsonPath('moves.0.slug', 'sole-taps')
+            ->assertJsonPath('moves.0.touchesPerRep', 2);
         $this->getJson('/api/v1/moves')->assertOk()->assertJsonCount(MoveVersion::query()->where('is_current', true)->count(), 'moves');
         $this->getJson('/api/v1/moves?find=zzz')->assertExactJson(['moves' => []]);
         $this->getJson('/api/v1/moves?find='.str_repeat('x', 121))->assertStatus(422)->assertJsonPath('fields.0.path', 'find');
@@ -95,7 +117,10 @@ final class BookAndDemoTest extends FeatureTestCase
         $squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
         self::assertSame(14, $squad->players()->count());
         self::assertSame(18, $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->count());
-        self::assertSame(1, DB::table('training_sessions')->where('squad_id', '!=', $squad->id)->where('club_id', $squad->getAttribute('club_id'))->count());
+        self::assertSame(
+            1,
+            DB::table('training_sessions')->where('squad_id', '!=', $squad->id)->where('club_id', $squad->getAttribute('club_id'))->count(),
+        );
 
         // A strong left foot nobody noticed: Noor is written down as right-footed and turns better on the left.
         $best = $this->bests('Noor', 'drag-back-turn');

@@ -34,13 +34,21 @@ final class Contract
         }
         if ($answer->status() < 400 && ! isset($described->content->{'application/json'})) {
             // A file: its own test reads it.
-            Assert::assertStringStartsWith((string) array_key_first((array) $described->content), (string) $answer->headers->get('Content-Type'), $route);
+            Assert::assertStringStartsWith(
+                (string) array_key_first((array) $described->content),
+                (string) $answer->headers->get('Content-Type'),
+                $route,
+            );
 
             return;
         }
         $type = $answer->status() >= 400 ? 'application/problem+json' : 'application/json';
         Assert::assertStringStartsWith($type, (string) $answer->headers->get('Content-Type'), $route);
-        self::assertShape(json_decode((string) $answer->getContent()), basename((string) $described->content->{$type}->schema->{'$ref'}), $route);
+        self::assertShape(
+            json_decode((string) $answer->getContent()),
+            basename((string) $described->content->{$type}->schema->{'$ref'}),
+            $route,
+        );
     }
 
     public static function assertShape(mixed $data, string $shape, string $what): void
@@ -54,7 +62,13 @@ final class Contract
     {
         $result = (new Validator)->validate($data, $schema);
         $error = $result->error();
-        Assert::assertTrue($result->isValid(), $what.': '.($error === null ? '' : json_encode((new ErrorFormatter)->format($error), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES)));
+        Assert::assertTrue(
+            $result->isValid(),
+            $what.': '.($error === null ? '' : json_encode(
+                (new ErrorFormatter)->format($error),
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES,
+            )),
+        );
     }
 
     /** Compares the shape of an answer with its committed sample; `./sparrow contract` writes them anew. */
@@ -69,11 +83,18 @@ final class Contract
             }
         }
         if (getenv('SPARROW_WRITE_CONTRACT') === '1') {
-            file_put_contents($file, json_encode($data, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
+            file_put_contents(
+                $file,
+                json_encode($data, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n",
+            );
         }
         Assert::assertFileExists($file, 'Run ./sparrow contract.');
         $sample = json_decode((string) file_get_contents($file), true, 512, JSON_THROW_ON_ERROR);
-        Assert::assertSame(self::shape($sample), self::shape($data), "{$name}: the answer has another shape than its sample. Run ./sparrow contract and read the difference.");
+        Assert::assertSame(
+            self::shape($sample),
+            self::shape($data),
+            "{$name}: the answer has another shape than its sample. Run ./sparrow contract and read the difference.",
+        );
     }
 
     /** Field names and types; a list is the set of its members' shapes, a map by id that of its values. */
@@ -96,6 +117,11 @@ final class Contract
 
     private static function document(): stdClass
     {
-        return self::$document ??= json_decode((string) file_get_contents(base_path(Description::OPENAPI)), false, 512, JSON_THROW_ON_ERROR);
+        return self::$document ??= json_decode(
+            (string) file_get_contents(base_path(Description::OPENAPI)),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
     }
 }

@@ -56,47 +56,156 @@ final class ContractTest extends FeatureTestCase
         $player = $this->players[0]->id;
         $line = $this->lineKey($sessionId, $player);
         $answers = [
-            'marks' => ['POST api/v1/marks', $this->send([$this->mark($sessionId, $line, 1, ['value' => 14]), $this->mark($sessionId, $line, 2, ['value' => 5000])])],
+            'marks' => [
+                'POST api/v1/marks',
+                $this->send([$this->mark($sessionId, $line, 1, ['value' => 14]), $this->mark($sessionId, $line, 2, ['value' => 5000])]),
+            ],
         ];
         $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
         $this->actingAs($this->coach)->putJson("/api/v1/players/{$player}/note", ['note' => 'Likes to go left.'])->assertOk();
-        $this->actingAs($this->lead)->postJson('/api/v1/club/invitations', ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id])->assertCreated();
+        $this->actingAs($this->lead)
+            ->postJson('/api/v1/club/invitations', ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id])
+            ->assertCreated();
         foreach ([
-            'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings', 'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
-            'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}', 'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
-            'session' => 'sessions/{session}', 'drills-found' => 'squads/{squad}/drill-search', 'drill-choices' => 'drill-choices', 'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server', 'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps', 'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
+            'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings',
+            'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
+            'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}',
+            'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
+            'session' => 'sessions/{session}', 'drills-found' => 'squads/{squad}/drill-search', 'drill-choices' => 'drill-choices',
+            'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server',
+            'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps',
+            'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
         ] as $name => $uri) {
-            $answers[$name] = ['GET api/v1/'.preg_replace(['~drills/[a-z-]+$~', '~\?.*~'], ['drills/{slug}', ''], $uri), $this->getJson('/api/v1/'.strtr($uri, ['{squad}' => $this->squad->id, '{player}' => $player, '{session}' => $sessionId, '{lineKey}' => $line, '{slug}' => 'drag-back']))->assertOk()];
+            $answers[$name] = [
+                'GET api/v1/'.preg_replace(['~drills/[a-z-]+$~', '~\?.*~'], ['drills/{slug}', ''], $uri),
+                $this->getJson(
+                    '/api/v1/'.strtr(
+                        $uri,
+                        [
+                            '{squad}' => $this->squad->id,
+                            '{player}' => $player,
+                            '{session}' => $sessionId,
+                            '{lineKey}' => $line,
+                            '{slug}' => 'drag-back',
+                        ],
+                    ),
+                )->assertOk(),
+            ];
         }
-        $plan = $this->plan([$this->drillBlock('drag-back-turn'), ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2, 'drillVersionId' => null, 'dose' => null, 'tempo' => null, 'stations' => null, 'links' => null]]);
-        $answers['evaluation'] = ['POST api/v1/squads/{squad}/preview', $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()];
-        $answers['proposals'] = ['POST api/v1/squads/{squad}/proposals', $this->postJson("/api/v1/squads/{$this->squad->id}/proposals", ['theme' => 'turning', 'slotMinutes' => 30, 'locks' => [['drill' => 'no-such-drill', 'family' => null]], 'comingPlayerIds' => $plan['comingPlayerIds']])->assertOk()];
-        $answers['last-time'] = ['GET api/v1/squads/{squad}/drills/{slug}/last-time', $this->getJson("/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/last-time")->assertOk()];
+        $plan = $this->plan(
+            [
+                $this->drillBlock('drag-back-turn'),
+                [
+                    'id' => 'w',
+                    'kind' => 'water',
+                    'title' => 'Water',
+                    'minutes' => 2,
+                    'drillVersionId' => null,
+                    'dose' => null,
+                    'tempo' => null,
+                    'stations' => null,
+                    'links' => null,
+                ],
+            ],
+        );
+        $answers['evaluation'] = [
+            'POST api/v1/squads/{squad}/preview',
+            $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk(),
+        ];
+        $answers['proposals'] = [
+            'POST api/v1/squads/{squad}/proposals',
+            $this->postJson(
+                "/api/v1/squads/{$this->squad->id}/proposals",
+                [
+                    'theme' => 'turning',
+                    'slotMinutes' => 30,
+                    'locks' => [['drill' => 'no-such-drill', 'family' => null]],
+                    'comingPlayerIds' => $plan['comingPlayerIds'],
+                ],
+            )->assertOk(),
+        ];
+        $answers['last-time'] = [
+            'GET api/v1/squads/{squad}/drills/{slug}/last-time',
+            $this->getJson("/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/last-time")->assertOk(),
+        ];
         $fields = ['name' => 'Wider'] + $this->versionOf('zigzag-in-out')->content;
         $fields['layout']['spacing']['value'] = 5;
-        $answers['drill-trial'] = ['POST api/v1/squads/{squad}/drill-trials', $this->postJson("/api/v1/squads/{$this->squad->id}/drill-trials", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertOk()];
-        $answers['own-drill'] = ['POST api/v1/squads/{squad}/drills', $this->postJson("/api/v1/squads/{$this->squad->id}/drills", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertCreated()];
-        $answers['score'] = ['POST api/v1/squads/{squad}/drills/{slug}/score', $this->postJson("/api/v1/squads/{$this->squad->id}/drills/sixteen-passes/score", ['seconds' => 47.9, 'counts' => ['handling' => 1]])->assertOk()];
-        $answers['stale-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", $plan, ['If-Match' => '"9"'])->assertStatus(412)];
-        $answers['invalid-plan'] = ['PUT api/v1/sessions/{session}', $this->putJson("/api/v1/sessions/{$sessionId}", ['title' => '', 'slotMinutes' => 0] + $plan, ['If-Match' => '"1"'])->assertStatus(422)];
+        $answers['drill-trial'] = [
+            'POST api/v1/squads/{squad}/drill-trials',
+            $this->postJson("/api/v1/squads/{$this->squad->id}/drill-trials", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertOk(),
+        ];
+        $answers['own-drill'] = [
+            'POST api/v1/squads/{squad}/drills',
+            $this->postJson("/api/v1/squads/{$this->squad->id}/drills", ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertCreated(),
+        ];
+        $answers['score'] = [
+            'POST api/v1/squads/{squad}/drills/{slug}/score',
+            $this->postJson(
+                "/api/v1/squads/{$this->squad->id}/drills/sixteen-passes/score",
+                ['seconds' => 47.9, 'counts' => ['handling' => 1]],
+            )->assertOk(),
+        ];
+        $answers['stale-plan'] = [
+            'PUT api/v1/sessions/{session}',
+            $this->putJson("/api/v1/sessions/{$sessionId}", $plan, ['If-Match' => '"9"'])->assertStatus(412),
+        ];
+        $answers['invalid-plan'] = [
+            'PUT api/v1/sessions/{session}',
+            $this->putJson(
+                "/api/v1/sessions/{$sessionId}",
+                ['title' => '', 'slotMinutes' => 0] + $plan,
+                ['If-Match' => '"1"'],
+            )->assertStatus(422),
+        ];
         foreach ($answers as $name => [$route, $answer]) {
             Contract::assertAnswer($answer, $route);
             Contract::assertSample($answer, $name);
         }
-        $this->writeExamples(['marks' => ['marks' => [$this->mark($sessionId, $line, 1), $this->mark($sessionId, $line, 2, ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]])]], 'proposals' => $answers['proposals'][1]->json(), 'evaluation' => $answers['evaluation'][1]->json(), 'run-pack' => $answers['run-pack'][1]->json(), 'drill' => ['drills' => array_map(fn (string $slug): array => $this->versionOf($slug)->content, ['zigzag-in-out', 'twelve-windows', 'combo-chest-behind', 'sixteen-passes'])]]);
+        $this->writeExamples(
+            [
+                'marks' => [
+                    'marks' => [
+                        $this->mark($sessionId, $line, 1),
+                        $this->mark(
+                            $sessionId,
+                            $line,
+                            2,
+                            ['value' => 12, 'supersedesUuids' => [$this->mark($sessionId, $line, 1)['uuid']]],
+                        ),
+                    ],
+                ],
+                'proposals' => $answers['proposals'][1]->json(),
+                'evaluation' => $answers['evaluation'][1]->json(),
+                'run-pack' => $answers['run-pack'][1]->json(),
+                'drill' => [
+                    'drills' => array_map(
+                        fn (string $slug): array => $this->versionOf($slug)->content,
+                        ['zigzag-in-out', 'twelve-windows', 'combo-chest-behind', 'sixteen-passes'],
+                    ),
+                ],
+            ],
+        );
     }
 
     /** @return array<string, array{string}> */
     public static function formats(): array
     {
-        return array_combine(array_keys(Description::FORMATS), array_map(fn (string $format): array => [$format], array_keys(Description::FORMATS)));
+        return array_combine(
+            array_keys(Description::FORMATS),
+            array_map(fn (string $format): array => [$format], array_keys(Description::FORMATS)),
+        );
     }
 
     #[DataProvider('formats')]
     public function test_the_example_of_a_format_holds_to_its_schema_and_a_broken_one_does_not(string $format): void
     {
         $schema = json_decode((string) file_get_contents(base_path("docs/formats/{$format}.schema.json")), false, 512, JSON_THROW_ON_ERROR);
-        $example = json_decode((string) file_get_contents(base_path("docs/formats/{$format}.example.json")), false, 512, JSON_THROW_ON_ERROR);
+        $example = json_decode(
+            (string) file_get_contents(base_path("docs/formats/{$format}.example.json")),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         Contract::assertSchema($example, $schema, $format);
 
         $validator = new \Opis\JsonSchema\Validator;
@@ -116,13 +225,23 @@ final class ContractTest extends FeatureTestCase
         Contract::assertSchema($example, $schema, 'the example');
         foreach (glob(base_path('book/drills/*.json')) ?: [] as $file) {
             $book = json_decode((string) file_get_contents($file), false, 512, JSON_THROW_ON_ERROR);
-            Contract::assertSchema((object) ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => $book->drills], $schema, basename($file));
+            Contract::assertSchema(
+                (object) ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => $book->drills],
+                $schema,
+                basename($file),
+            );
         }
         $validator = new \Opis\JsonSchema\Validator;
         foreach (['version' => 2, 'format' => 'fleet-sparrow/plan', 'drills' => []] as $field => $wrong) {
             self::assertFalse($validator->validate((object) ([$field => $wrong] + (array) $example), $schema)->isValid(), $field);
         }
-        foreach (['layout' => (object) ['kind' => 'pitch'], 'family' => 'tactics', 'points' => [], 'goodChance' => 2, 'cuation' => 'x'] as $field => $wrong) {
+        foreach ([
+            'layout' => (object) ['kind' => 'pitch'],
+            'family' => 'tactics',
+            'points' => [],
+            'goodChance' => 2,
+            'cuation' => 'x',
+        ] as $field => $wrong) {
             $drill = (object) ([$field => $wrong] + (array) $example->drills[0]);
             self::assertFalse($validator->validate((object) (['drills' => [$drill]] + (array) $example), $schema)->isValid(), $field);
         }
@@ -136,7 +255,10 @@ final class ContractTest extends FeatureTestCase
         }
         foreach ($examples as $format => $content) {
             $example = ['format' => "fleet-sparrow/{$format}", 'version' => Description::FORMAT_VERSION] + $content;
-            file_put_contents(base_path("docs/formats/{$format}.example.json"), json_encode($example, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n");
+            file_put_contents(
+                base_path("docs/formats/{$format}.example.json"),
+                json_encode($example, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n",
+            );
         }
     }
 }

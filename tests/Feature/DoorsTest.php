@@ -42,7 +42,10 @@ final class DoorsTest extends FeatureTestCase
 
     public function test_guesses_from_many_addresses_add_up_and_do_not_lock_out_a_browser_that_was_here(): void
     {
-        $known = $this->signIn('coach@quay.example', self::PASSWORD)->assertOk()->getCookie('fleet_sparrow_known', decrypt: false)?->getValue();
+        $known = $this->signIn('coach@quay.example', self::PASSWORD)
+            ->assertOk()
+            ->getCookie('fleet_sparrow_known', decrypt: false)
+            ?->getValue();
         self::assertNotNull($known);
         $this->app->make('auth')->forgetGuards();
         for ($try = 0; $try < SignInTries::PER_SECRET; $try++) {
@@ -84,7 +87,10 @@ final class DoorsTest extends FeatureTestCase
     public function test_the_current_password_cannot_be_guessed_on_a_borrowed_phone(): void
     {
         $this->actingAs($this->coach);
-        $change = fn (string $current): TestResponse => $this->putJson('/api/v1/me/password', ['currentPassword' => $current, 'password' => 'three plain words']);
+        $change = fn (string $current): TestResponse => $this->putJson(
+            '/api/v1/me/password',
+            ['currentPassword' => $current, 'password' => 'three plain words'],
+        );
         for ($try = 0; $try < SignInTries::PER_PAIR; $try++) {
             $change("guess {$try}")->assertStatus(422)->assertJsonPath('fields.0.path', 'currentPassword');
         }
@@ -93,9 +99,15 @@ final class DoorsTest extends FeatureTestCase
 
     public function test_behind_an_invitation_an_accounts_password_cannot_be_guessed(): void
     {
-        $path = (string) $this->actingAs($this->lead)->postJson('/api/v1/club/invitations', ['email' => 'coach@quay.example', 'role' => 'lead', 'squadId' => null])->assertCreated()->json('path');
+        $path = (string) $this->actingAs($this->lead)
+            ->postJson('/api/v1/club/invitations', ['email' => 'coach@quay.example', 'role' => 'lead', 'squadId' => null])
+            ->assertCreated()
+            ->json('path');
         $this->app->make('auth')->forgetGuards();
-        $accept = fn (string $password): TestResponse => $this->postJson('/api/v1/invitations/'.basename($path), ['name' => 'Mine', 'password' => $password]);
+        $accept = fn (string $password): TestResponse => $this->postJson(
+            '/api/v1/invitations/'.basename($path),
+            ['name' => 'Mine', 'password' => $password],
+        );
         for ($try = 0; $try < SignInTries::PER_PAIR; $try++) {
             $accept("a guess number {$try}")->assertStatus(422);
         }
@@ -105,13 +117,20 @@ final class DoorsTest extends FeatureTestCase
     /** @return array<string, array{string}> */
     public static function passwordsThatCannotBeHashed(): array
     {
-        return ['73 letters' => [str_repeat('a', 73)], '72 letters, one of them of two bytes' => [str_repeat('a', 71).'é'], 'a null byte' => ["three plain\0words"]];
+        return [
+            '73 letters' => [str_repeat('a', 73)],
+            '72 letters, one of them of two bytes' => [str_repeat('a', 71).'é'],
+            'a null byte' => ["three plain\0words"],
+        ];
     }
 
     #[DataProvider('passwordsThatCannotBeHashed')]
     public function test_what_a_password_cannot_hold_is_refused_and_opens_nothing(string $password): void
     {
-        $this->actingAs($this->coach)->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => $password])->assertStatus(422)->assertJsonPath('fields.0.path', 'password');
+        $this->actingAs($this->coach)
+            ->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => $password])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'password');
         $this->coach->update(['password' => str_repeat('a', 72)]);
         $this->app->make('auth')->forgetGuards();
         $this->signIn('coach@quay.example', str_repeat('a', 73))->assertStatus(422);
@@ -133,7 +152,15 @@ final class DoorsTest extends FeatureTestCase
     public function test_what_is_nested_too_deep_is_refused_before_it_is_read(): void
     {
         $nested = fn (int $deep): string => '{"email":'.str_repeat('[', $deep).'"a[\\"[["'.str_repeat(']', $deep).'}';
-        $send = fn (string $body): TestResponse => $this->call('POST', '/api/v1/sign-in', [], [Config::string('session.cookie') => 'x'], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body);
+        $send = fn (string $body): TestResponse => $this->call(
+            'POST',
+            '/api/v1/sign-in',
+            [],
+            [Config::string('session.cookie') => 'x'],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $body,
+        );
         $send($nested(31))->assertStatus(422)->assertJsonPath('code', 'invalid');
         $send($nested(32))->assertStatus(422)->assertJsonPath('code', 'too-deep');
         $send(str_repeat('[', 5000))->assertStatus(422)->assertJsonPath('code', 'too-deep');
@@ -142,23 +169,36 @@ final class DoorsTest extends FeatureTestCase
     /** @return array<string, array{string}> */
     public static function yearsNobodyTrainsIn(): array
     {
-        return ['year 1' => ['0001-03-12T18:00'], 'year 9999' => ['9999-03-12T18:00'], '31 February' => ['2026-02-31T18:00'], 'the year before' => ['1999-12-31T18:00'], 'the century after' => ['2100-01-01T18:00']];
+        return [
+            'year 1' => ['0001-03-12T18:00'],
+            'year 9999' => ['9999-03-12T18:00'],
+            '31 February' => ['2026-02-31T18:00'],
+            'the year before' => ['1999-12-31T18:00'],
+            'the century after' => ['2100-01-01T18:00'],
+        ];
     }
 
     #[DataProvider('yearsNobodyTrainsIn')]
     public function test_a_session_is_on_a_day_somebody_trains_on(string $startsAt): void
     {
         $plan = $this->plan([], ['startsAt' => $startsAt]);
-        $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->assertStatus(422)->assertJsonPath('fields.0.path', 'startsAt');
+        $this->actingAs($this->coach)
+            ->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'startsAt');
         $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertStatus(422);
         $session = $this->keptSession();
-        $this->putJson("/api/v1/sessions/{$session}/run", ['startedAt' => "{$startsAt}:00Z"])->assertStatus(422)->assertJsonPath('fields.0.path', 'startedAt');
+        $this->putJson("/api/v1/sessions/{$session}/run", ['startedAt' => "{$startsAt}:00Z"])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'startedAt');
     }
 
     public function test_the_years_at_both_ends_are_taken(): void
     {
         foreach (['2000-01-01T18:00', '2099-12-31T18:00'] as $startsAt) {
-            $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([], ['startsAt' => $startsAt]))->assertCreated();
+            $this->actingAs($this->coach)
+                ->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([], ['startsAt' => $startsAt]))
+                ->assertCreated();
         }
     }
 
@@ -168,10 +208,14 @@ final class DoorsTest extends FeatureTestCase
         $fields = ['name' => 'A drill of ours'] + $this->versionOf('sole-taps')->content;
         $version = $this->app->make(KeepOwnDrill::class)->keep($this->squad, $fields, null, 'sole-taps');
         $squadId = (int) DB::table('squad_staff')->where('user_id', $this->neighbour->id)->value('squad_id');
-        $player = DB::table('players')->insertGetId(['club_id' => $this->squad->club_id, 'squad_id' => $squadId, 'name' => 'Anouk', 'strong_foot' => 'R']);
+        $player = DB::table('players')->insertGetId(
+            ['club_id' => $this->squad->club_id, 'squad_id' => $squadId, 'name' => 'Anouk', 'strong_foot' => 'R'],
+        );
         $plan = $this->plan([['drillVersionId' => $version->id] + $this->drillBlock('sole-taps')], ['comingPlayerIds' => [$player]]);
         $this->actingAs($this->neighbour);
-        $this->postJson("/api/v1/squads/{$squadId}/preview", $plan)->assertStatus(422)->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
+        $this->postJson("/api/v1/squads/{$squadId}/preview", $plan)
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
         $this->postJson("/api/v1/squads/{$squadId}/sessions", $plan)->assertStatus(422);
 
         DB::table('own_drills')->update(['is_shared' => true]);
@@ -188,11 +232,28 @@ final class DoorsTest extends FeatureTestCase
         $session = $this->keptSession();
         $settings = $this->getJson("/api/v1/squads/{$this->squad->id}/settings")->json();
         $values = array_column($settings['settings'], 'value', 'key');
-        $drill = $this->postJson("/api/v1/squads/{$this->squad->id}/drills", ['fields' => ['name' => 'Ours'] + $this->versionOf('sole-taps')->content, 'from' => null])->assertCreated()->json();
+        $drill = $this->postJson(
+            "/api/v1/squads/{$this->squad->id}/drills",
+            ['fields' => ['name' => 'Ours'] + $this->versionOf('sole-taps')->content, 'from' => null],
+        )
+            ->assertCreated()
+            ->json();
         $writes = [
-            'plan' => fn (string $match): TestResponse => $this->putJson("/api/v1/sessions/{$session}", $this->plan([]), ['If-Match' => $match]),
-            'squad settings' => fn (string $match): TestResponse => $this->putJson("/api/v1/squads/{$this->squad->id}/settings", $values, ['If-Match' => $match]),
-            'drill' => fn (string $match): TestResponse => $this->putJson("/api/v1/squads/{$this->squad->id}/drills/{$drill['drill']['slug']}", ['fields' => ['name' => 'Ours'] + $this->versionOf('sole-taps')->content, 'from' => null], ['If-Match' => $match]),
+            'plan' => fn (string $match): TestResponse => $this->putJson(
+                "/api/v1/sessions/{$session}",
+                $this->plan([]),
+                ['If-Match' => $match],
+            ),
+            'squad settings' => fn (string $match): TestResponse => $this->putJson(
+                "/api/v1/squads/{$this->squad->id}/settings",
+                $values,
+                ['If-Match' => $match],
+            ),
+            'drill' => fn (string $match): TestResponse => $this->putJson(
+                "/api/v1/squads/{$this->squad->id}/drills/{$drill['drill']['slug']}",
+                ['fields' => ['name' => 'Ours'] + $this->versionOf('sole-taps')->content, 'from' => null],
+                ['If-Match' => $match],
+            ),
         ];
         foreach ($writes as $what => $write) {
             $write('"1"')->assertOk();
@@ -228,7 +289,9 @@ final class DoorsTest extends FeatureTestCase
 
         self::assertSame($first->json(), $again->json());
         self::assertSame(1, DB::table('training_sessions')->count());
-        $this->postJson("/api/v1/squads/{$this->squad->id}/sessions", ['clientUuid' => 'mine'] + $plan)->assertStatus(422)->assertJsonPath('fields.0.path', 'clientUuid');
+        $this->postJson("/api/v1/squads/{$this->squad->id}/sessions", ['clientUuid' => 'mine'] + $plan)
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'clientUuid');
     }
 
     public function test_a_session_is_deleted_with_what_was_said_to_hang_on_it(): void
@@ -236,24 +299,45 @@ final class DoorsTest extends FeatureTestCase
         $session = $this->keptSession();
         $other = $this->keptSession();
         $line = $this->lineKey($session, $this->players[0]->id);
-        $this->send([$this->mark($other, $line, 1, ['value' => 9]), $this->mark($session, $line, 2, ['value' => 15]), $this->mark($session, $line, 3, ['playerId' => $this->players[1]->id])]);
-        $this->getJson("/api/v1/sessions/{$session}/holdings")->assertExactJson(['marks' => 2, 'players' => 2, 'wasRun' => false, 'hasRecap' => false]);
-        $delete = fn (int $marks, string $match): TestResponse => $this->deleteJson("/api/v1/sessions/{$session}", ['marks' => $marks], ['If-Match' => $match]);
+        $this->send(
+            [
+                $this->mark($other, $line, 1, ['value' => 9]),
+                $this->mark($session, $line, 2, ['value' => 15]),
+                $this->mark($session, $line, 3, ['playerId' => $this->players[1]->id]),
+            ],
+        );
+        $this->getJson("/api/v1/sessions/{$session}/holdings")->assertExactJson(
+            ['marks' => 2, 'players' => 2, 'wasRun' => false, 'hasRecap' => false],
+        );
+        $delete = fn (int $marks, string $match): TestResponse => $this->deleteJson(
+            "/api/v1/sessions/{$session}",
+            ['marks' => $marks],
+            ['If-Match' => $match],
+        );
 
-        $delete(1, '"1"')->assertStatus(422)->assertJsonPath('fields.0.message', 'There are 2 numbers by now. Look again before you delete them.');
+        $delete(1, '"1"')
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.message', 'There are 2 numbers by now. Look again before you delete them.');
         $delete(2, '"2"')->assertStatus(412);
         $delete(2, '"1"')->assertNoContent();
 
         $this->getJson("/api/v1/sessions/{$session}")->assertNotFound();
         $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertJsonPath('lines.0.record.value', 9);
         $this->getJson("/api/v1/players/{$this->players[1]->id}")->assertJsonPath('lines', []);
-        $this->actingAs($this->lead)->getJson('/api/v1/club/trail')->assertJsonPath('entries.0.what', 'deleted a session: numbers from 2 to 0')->assertJsonPath('entries.0.about', 'Turning, 2026-03-12')->assertJsonPath('entries.0.squad', 'Heron Quay U12');
+        $this->actingAs($this->lead)
+            ->getJson('/api/v1/club/trail')
+            ->assertJsonPath('entries.0.what', 'deleted a session: numbers from 2 to 0')
+            ->assertJsonPath('entries.0.about', 'Turning, 2026-03-12')
+            ->assertJsonPath('entries.0.squad', 'Heron Quay U12');
     }
 
     public function test_the_lead_reads_what_was_done_to_whom_page_by_page(): void
     {
         $this->actingAs($this->lead);
-        $this->postJson('/api/v1/club/invitations', ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id])->assertCreated();
+        $this->postJson(
+            '/api/v1/club/invitations',
+            ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id],
+        )->assertCreated();
         $this->postJson("/api/v1/club/people/{$this->assistant->id}/reset-link")->assertCreated();
         $this->putJson("/api/v1/club/people/{$this->assistant->id}", ['isLead' => true, 'roles' => []])->assertOk();
         $this->deleteJson("/api/v1/club/people/{$this->neighbour->id}")->assertNoContent();
@@ -280,7 +364,15 @@ final class DoorsTest extends FeatureTestCase
     public function test_ids_and_links_that_cannot_be_are_not_found(): void
     {
         $this->actingAs($this->lead);
-        foreach (['sessions/1x', 'sessions/0', 'sessions/99999999999999999999', 'players/-1', 'squads/1e3', 'moves/a%00b', 'invitations/'.str_repeat('a', 200)] as $path) {
+        foreach ([
+            'sessions/1x',
+            'sessions/0',
+            'sessions/99999999999999999999',
+            'players/-1',
+            'squads/1e3',
+            'moves/a%00b',
+            'invitations/'.str_repeat('a', 200),
+        ] as $path) {
             $this->getJson("/api/v1/{$path}")->assertNotFound();
         }
         $this->deleteJson('/api/v1/sign-ins/99999999999999999999')->assertNotFound();
@@ -288,6 +380,9 @@ final class DoorsTest extends FeatureTestCase
 
     private function signIn(string $email, string $password, string $address = '127.0.0.1'): TestResponse
     {
-        return $this->withServerVariables(['REMOTE_ADDR' => $address])->postJson('/api/v1/sign-in', ['email' => $email, 'password' => $password]);
+        return $this->withServerVariables(['REMOTE_ADDR' => $address])->postJson(
+            '/api/v1/sign-in',
+            ['email' => $email, 'password' => $password],
+        );
     }
 }

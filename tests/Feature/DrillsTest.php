@@ -28,22 +28,41 @@ final class DrillsTest extends FeatureTestCase
             ->assertJsonPath('faults', []);
         self::assertSame(0, DrillVersion::query()->whereNotNull('own_drill_id')->count());
 
-        $kept = $this->postJson($this->path('drills'), ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertCreated()->assertJsonPath('own.version', 1)->assertJsonPath('own.copiedFrom', 'zigzag-in-out')->assertJsonPath('drill.isOwn', true);
+        $kept = $this->postJson($this->path('drills'), ['fields' => $fields, 'from' => 'zigzag-in-out'])
+            ->assertCreated()
+            ->assertJsonPath('own.version', 1)
+            ->assertJsonPath('own.copiedFrom', 'zigzag-in-out')
+            ->assertJsonPath('drill.isOwn', true);
         $slug = (string) $kept->json('drill.slug');
-        $changed = $this->putJson($this->path("drills/{$slug}"), ['fields' => ['summary' => 'Wind from the left.'] + $fields, 'from' => null], ['If-Match' => '"1"'])->assertOk()->assertJsonPath('own.version', 2)->assertJsonPath('drill.summary', 'Wind from the left.');
+        $changed = $this->putJson(
+            $this->path("drills/{$slug}"),
+            ['fields' => ['summary' => 'Wind from the left.'] + $fields, 'from' => null],
+            ['If-Match' => '"1"'],
+        )
+            ->assertOk()
+            ->assertJsonPath('own.version', 2)
+            ->assertJsonPath('drill.summary', 'Wind from the left.');
         self::assertNotSame($kept->json('drill.versionId'), $changed->json('drill.versionId'));
         self::assertSame(2, DrillVersion::query()->where('slug', $slug)->count());
 
-        $this->putJson($this->path("drills/{$slug}"), ['fields' => $fields, 'from' => null], ['If-Match' => '"1"'])->assertStatus(412)->assertJsonPath('current.drill.summary', 'Wind from the left.');
+        $this->putJson($this->path("drills/{$slug}"), ['fields' => $fields, 'from' => null], ['If-Match' => '"1"'])
+            ->assertStatus(412)
+            ->assertJsonPath('current.drill.summary', 'Wind from the left.');
         $this->putJson($this->path("drills/{$slug}"), ['fields' => $fields, 'from' => null])->assertStatus(428);
     }
 
     public function test_words_mended_keep_the_line_and_scaling_names_its_factors(): void
     {
         $fields = $this->fieldsOf('zigzag-in-out', ['name' => 'Ours', 'points' => ['Eyes up.', 'Slow in.']]);
-        $this->actingAs($this->coach)->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => 'zigzag-in-out'])->assertOk()->assertJsonPath('line', ['startsNew' => false, 'reasons' => []]);
+        $this->actingAs($this->coach)
+            ->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => 'zigzag-in-out'])
+            ->assertOk()
+            ->assertJsonPath('line', ['startsNew' => false, 'reasons' => []]);
         // 0.8 times 4 yd for U9 and younger.
-        $this->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => 'zigzag-in-out', 'scaleTo' => 'U8'])->assertOk()->assertJsonPath('fields.layout.spacing.value', 3.2)->assertJsonPath('line.reasons.0', 'Spacing was 4 yd, is 3.2 yd.');
+        $this->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => 'zigzag-in-out', 'scaleTo' => 'U8'])
+            ->assertOk()
+            ->assertJsonPath('fields.layout.spacing.value', 3.2)
+            ->assertJsonPath('line.reasons.0', 'Spacing was 4 yd, is 3.2 yd.');
     }
 
     public function test_faults_come_back_at_their_fields_and_nothing_is_kept(): void
@@ -51,18 +70,41 @@ final class DrillsTest extends FeatureTestCase
         $fields = $this->fieldsOf('zigzag-in-out', ['name' => '', 'script' => 'a.elbow']);
         $fields['layout']['markers'] = 500;
 
-        $paths = array_column($this->actingAs($this->coach)->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => null])->assertOk()->json('faults'), 'path');
+        $paths = array_column(
+            $this->actingAs($this->coach)
+                ->postJson($this->path('drill-trials'), ['fields' => $fields, 'from' => null])
+                ->assertOk()
+                ->json('faults'),
+            'path',
+        );
         self::assertSame(['name', 'layout.markers', 'script'], $paths);
-        $refused = array_column($this->postJson($this->path('drills'), ['fields' => $fields, 'from' => null])->assertStatus(422)->json('fields'), 'path');
+        $refused = array_column(
+            $this->postJson($this->path('drills'), ['fields' => $fields, 'from' => null])->assertStatus(422)->json('fields'),
+            'path',
+        );
         self::assertSame(['fields.name', 'fields.layout.markers', 'fields.script'], $refused);
-        $this->postJson($this->path('drills'), ['fields' => $this->fieldsOf('sole-taps', ['name' => 'INSIDE taps']), 'from' => null])->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'fields.name', 'message' => '"Inside taps" is in the book already. Give this one a name of its own.']);
+        $this->postJson($this->path('drills'), ['fields' => $this->fieldsOf('sole-taps', ['name' => 'INSIDE taps']), 'from' => null])
+            ->assertStatus(422)
+            ->assertJsonPath(
+                'fields.0',
+                ['path' => 'fields.name', 'message' => '"Inside taps" is in the book already. Give this one a name of its own.'],
+            );
         self::assertSame(0, OwnDrill::query()->count());
     }
 
     public function test_a_retired_drill_leaves_the_book_and_stays_in_its_plans(): void
     {
         $own = $this->own('Ours to retire');
-        $block = ['id' => 'a', 'kind' => 'drill', 'title' => 'Ours', 'minutes' => null, 'drillVersionId' => $own->json('drill.versionId'), 'dose' => null, 'tempo' => 'steady', 'stations' => null];
+        $block = [
+            'id' => 'a',
+            'kind' => 'drill',
+            'title' => 'Ours',
+            'minutes' => null,
+            'drillVersionId' => $own->json('drill.versionId'),
+            'dose' => null,
+            'tempo' => 'steady',
+            'stations' => null,
+        ];
         $session = $this->postJson($this->path('sessions'), $this->plan([$block]))->assertCreated()->json('id');
         $slug = $own->json('drill.slug');
 
@@ -83,23 +125,60 @@ final class DrillsTest extends FeatureTestCase
         $nine = "/api/v1/squads/{$this->neighbour->squads()->firstOrFail()->id}";
 
         $this->actingAs($this->neighbour)->getJson("{$nine}/drills/{$slug}")->assertNotFound();
-        $this->actingAs($this->coach)->putJson($this->path("drills/{$slug}/sharing"), ['isShared' => true])->assertOk()->assertJsonPath('own.isShared', true);
-        $this->actingAs($this->neighbour)->getJson("{$nine}/drills/{$slug}")->assertOk()->assertJsonPath('own.mayChange', false)->assertJsonPath('own.squadName', 'Heron Quay U12');
-        $this->putJson("{$nine}/drills/{$slug}", ['fields' => $own->json('fields'), 'from' => null], ['If-Match' => '"1"'])->assertNotFound();
+        $this->actingAs($this->coach)
+            ->putJson($this->path("drills/{$slug}/sharing"), ['isShared' => true])
+            ->assertOk()
+            ->assertJsonPath('own.isShared', true);
+        $this->actingAs($this->neighbour)
+            ->getJson("{$nine}/drills/{$slug}")
+            ->assertOk()
+            ->assertJsonPath('own.mayChange', false)
+            ->assertJsonPath('own.squadName', 'Heron Quay U12');
+        $this->putJson(
+            "{$nine}/drills/{$slug}",
+            ['fields' => $own->json('fields'), 'from' => null],
+            ['If-Match' => '"1"'],
+        )->assertNotFound();
         $this->deleteJson("{$nine}/drills/{$slug}")->assertNotFound();
 
         $there = "/api/v1/squads/{$this->otherSquad->id}";
-        $block = ['id' => 'a', 'kind' => 'drill', 'title' => 'Theirs', 'minutes' => null, 'drillVersionId' => $own->json('drill.versionId'), 'dose' => null, 'tempo' => 'steady', 'stations' => null];
+        $block = [
+            'id' => 'a',
+            'kind' => 'drill',
+            'title' => 'Theirs',
+            'minutes' => null,
+            'drillVersionId' => $own->json('drill.versionId'),
+            'dose' => null,
+            'tempo' => 'steady',
+            'stations' => null,
+        ];
         // What is kept for one club between previews is not there for another.
-        $this->actingAs($this->coach)->postJson($this->path('preview'), ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->players[0]->id]])->assertOk();
+        $this->actingAs($this->coach)
+            ->postJson($this->path('preview'), ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->players[0]->id]])
+            ->assertOk();
         $this->actingAs($this->stranger)->getJson("{$there}/drills/{$slug}")->assertNotFound();
-        $this->postJson("{$there}/preview", ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->otherPlayer->id]])->assertStatus(422)->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
+        $this->postJson("{$there}/preview", ['slotMinutes' => 60, 'blocks' => [$block], 'comingPlayerIds' => [$this->otherPlayer->id]])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
     }
 
     public function test_a_club_s_word_for_its_own_drill_is_not_told_to_another_club(): void
     {
-        $own = $this->own('Secret of the shed', 'drag-back-turn', ['layout' => ['kind' => 'box', 'width' => ['value' => 6.5, 'unit' => 'yd'], 'depth' => ['value' => 6.5, 'unit' => 'yd']]]);
-        $block = ['id' => 'a', 'kind' => 'drill', 'title' => 'Ours', 'minutes' => null, 'drillVersionId' => $own->json('drill.versionId'), 'dose' => null, 'tempo' => 'steady', 'stations' => null];
+        $own = $this->own(
+            'Secret of the shed',
+            'drag-back-turn',
+            ['layout' => ['kind' => 'box', 'width' => ['value' => 6.5, 'unit' => 'yd'], 'depth' => ['value' => 6.5, 'unit' => 'yd']]],
+        );
+        $block = [
+            'id' => 'a',
+            'kind' => 'drill',
+            'title' => 'Ours',
+            'minutes' => null,
+            'drillVersionId' => $own->json('drill.versionId'),
+            'dose' => null,
+            'tempo' => 'steady',
+            'stations' => null,
+        ];
         $session = (int) $this->postJson($this->path('sessions'), $this->plan([$block]))->assertCreated()->json('id');
         $key = $this->lineKey($session, $this->players[0]->id);
         $this->send([$this->mark($session, $key, 1)])->assertOk();
@@ -112,7 +191,14 @@ final class DrillsTest extends FeatureTestCase
     public function test_a_file_goes_out_and_comes_back_without_loss(): void
     {
         foreach (['sixteen-passes', 'one-marker-one-server', 'build-up-sole-chain', 'colour-and-volley'] as $slug) {
-            $file = json_decode((string) $this->actingAs($this->coach)->get($this->path("drills/{$slug}/file"))->assertOk()->assertDownload("{$slug}.json")->getContent(), true);
+            $file = json_decode(
+                (string) $this->actingAs($this->coach)
+                    ->get($this->path("drills/{$slug}/file"))
+                    ->assertOk()
+                    ->assertDownload("{$slug}.json")
+                    ->getContent(),
+                true,
+            );
             $file['drills'][0]['name'] .= ', ours';
             $taken = $this->import((string) json_encode($file))->assertCreated()->json('taken.0.slug');
             $back = json_decode((string) $this->get($this->path("drills/{$taken}/file"))->getContent(), true);
@@ -125,7 +211,9 @@ final class DrillsTest extends FeatureTestCase
     /** @return array<string, array{string, array<string, string>}> file → path → part of the sentence */
     public static function wrongFiles(): array
     {
-        $file = fn (array $change): string => (string) json_encode($change + ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => []]);
+        $file = fn (array $change): string => (string) json_encode(
+            $change + ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => []],
+        );
 
         return [
             'no JSON' => ['{"format": ', ['file' => 'This is not a JSON file']],
@@ -154,9 +242,18 @@ final class DrillsTest extends FeatureTestCase
     {
         $good = $this->fieldsOf('sole-taps', ['name' => 'Good']);
         $bad = $this->fieldsOf('sole-taps', ['name' => 'Bad', 'script' => '(a.in', 'goodChance' => 7]);
-        $refused = $this->actingAs($this->coach)->import((string) json_encode(['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => [$good, $bad, ['name' => 'GOOD'] + $good, 'x']]))->assertStatus(422);
+        $refused = $this->actingAs($this->coach)
+            ->import(
+                (string) json_encode(
+                    ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => [$good, $bad, ['name' => 'GOOD'] + $good, 'x']],
+                ),
+            )
+            ->assertStatus(422);
 
-        self::assertSame(['drills.1.script', 'drills.1.goodChance', 'drills.2.name', 'drills.3'], array_column($refused->json('fields'), 'path'));
+        self::assertSame(
+            ['drills.1.script', 'drills.1.goodChance', 'drills.2.name', 'drills.3'],
+            array_column($refused->json('fields'), 'path'),
+        );
         self::assertSame(0, OwnDrill::query()->count());
     }
 
@@ -164,9 +261,21 @@ final class DrillsTest extends FeatureTestCase
     {
         $path = $this->path('drills/sixteen-passes/score');
         // 47.9 + 4 whole seconds over 43 + 3
-        $this->actingAs($this->assistant)->postJson($path, ['seconds' => 47.9, 'counts' => ['handling' => 1]])->assertOk()->assertExactJson(['seconds' => 54.9, 'timeSeconds' => 47.9, 'penaltySeconds' => 7, 'lines' => ['Ball handled: 1 × 3 s = 3 s', 'Over 43 s: 4 × 1 s = 4 s']]);
+        $this->actingAs($this->assistant)
+            ->postJson($path, ['seconds' => 47.9, 'counts' => ['handling' => 1]])
+            ->assertOk()
+            ->assertExactJson(
+                [
+                    'seconds' => 54.9,
+                    'timeSeconds' => 47.9,
+                    'penaltySeconds' => 7,
+                    'lines' => ['Ball handled: 1 × 3 s = 3 s', 'Over 43 s: 4 × 1 s = 4 s'],
+                ],
+            );
         $this->postJson($path, ['seconds' => 0, 'counts' => []])->assertStatus(422)->assertJsonPath('fields.0.path', 'seconds');
-        $this->postJson($path, ['seconds' => 40, 'counts' => ['handling' => -1]])->assertStatus(422)->assertJsonPath('fields.0.path', 'counts.handling');
+        $this->postJson($path, ['seconds' => 40, 'counts' => ['handling' => -1]])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'counts.handling');
         $this->postJson($this->path('drills/sole-taps/score'), ['seconds' => 40, 'counts' => []])->assertNotFound();
     }
 
@@ -182,10 +291,16 @@ final class DrillsTest extends FeatureTestCase
         self::assertLessThanOrEqual(12, count(DB::getQueryLog()));
         $turns = collect($answer->json('ladders'))->firstWhere('slug', 'turns-over-the-line');
         // One try met the lowest rung on both sides: placed on the next.
-        self::assertSame(['playerId' => $this->players[0]->id, 'rung' => 1, 'advice' => 'up'], array_diff_key($turns['places'][0], ['why' => '']));
+        self::assertSame(
+            ['playerId' => $this->players[0]->id, 'rung' => 1, 'advice' => 'up'],
+            array_diff_key($turns['places'][0], ['why' => '']),
+        );
         self::assertStringContainsString('right: 11, 1 of the last 1 reach 10; left: 10', $turns['places'][0]['why']);
         self::assertSame('begin', $turns['places'][1]['advice']);
-        self::assertEquals(['depth' => 0, 'needs' => []], array_intersect_key(collect($answer->json('tree'))->firstWhere('slug', 'sole-taps'), ['depth' => 0, 'needs' => 0]));
+        self::assertEquals(
+            ['depth' => 0, 'needs' => []],
+            array_intersect_key(collect($answer->json('tree'))->firstWhere('slug', 'sole-taps'), ['depth' => 0, 'needs' => 0]),
+        );
     }
 
     public function test_from_one_layout_to_the_next_each_marker_has_its_fate(): void
@@ -215,11 +330,21 @@ final class DrillsTest extends FeatureTestCase
     /** @param  array<string, mixed>  $change */
     private function own(string $name, string $slug = 'drag-back-turn', array $change = []): TestResponse
     {
-        return $this->actingAs($this->coach)->postJson($this->path('drills'), ['fields' => $this->fieldsOf($slug, ['name' => $name] + $change), 'from' => $slug])->assertCreated();
+        return $this->actingAs($this->coach)
+            ->postJson($this->path('drills'), ['fields' => $this->fieldsOf($slug, ['name' => $name] + $change), 'from' => $slug])
+            ->assertCreated();
     }
 
     private function import(string $text): TestResponse
     {
-        return $this->call('POST', $this->path('drill-files'), [], [Config::string('session.cookie') => 'of a test'], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $text);
+        return $this->call(
+            'POST',
+            $this->path('drill-files'),
+            [],
+            [Config::string('session.cookie') => 'of a test'],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+            $text,
+        );
     }
 }

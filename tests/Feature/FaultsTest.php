@@ -32,7 +32,10 @@ final class FaultsTest extends FeatureTestCase
         $name = (string) $answer->json('requestId');
 
         self::assertMatchesRegularExpression('/\A[a-z0-9]{10}\z/', $name);
-        $answer->assertHeader('X-Request-Id', $name)->assertJsonPath('detail', "Something broke on our side. It has been noted as {$name}; trying again will not mend it.");
+        $answer->assertHeader('X-Request-Id', $name)->assertJsonPath(
+            'detail',
+            "Something broke on our side. It has been noted as {$name}; trying again will not mend it.",
+        );
         self::assertSame('The database refused a statement.', $logged[0][0]);
         self::assertSame(1146, $logged[0][1]['code']);
     }
@@ -61,9 +64,11 @@ final class FaultsTest extends FeatureTestCase
         };
 
         return [
-            'gone away' => [$of(2006), true], 'lost while asking' => [$of(2013), true], 'refused' => [new PDOException('SQLSTATE[HY000] [2002] Connection refused', 2002), true],
+            'gone away' => [$of(2006), true], 'lost while asking' => [$of(2013), true],
+            'refused' => [new PDOException('SQLSTATE[HY000] [2002] Connection refused', 2002), true],
             'shutting down' => [$of(1053), true], 'too many connections' => [$of(1040), true], 'killed' => [$of(1927), true],
-            'no such column' => [$of(1054), false], 'no such table' => [$of(1146), false], 'twice' => [$of(1062), false], 'a key that points nowhere' => [$of(1452), false], 'too long' => [$of(1406), false],
+            'no such column' => [$of(1054), false], 'no such table' => [$of(1146), false], 'twice' => [$of(1062), false],
+            'a key that points nowhere' => [$of(1452), false], 'too long' => [$of(1406), false],
             'no fault of the database' => [new RuntimeException('Connection refused'), false],
         ];
     }

@@ -51,9 +51,28 @@ abstract class FeatureTestCase extends TestCase
         Artisan::call('sparrow:book');
         [$this->squad, $this->coach] = $this->club('Heron Quay', 'coach@quay.example');
         $this->assistant = $this->staff($this->squad, 'assistant@quay.example', 'assistant');
-        $this->lead = User::query()->create(['club_id' => $this->squad->club_id, 'name' => 'lead', 'email' => 'lead@quay.example', 'password' => self::PASSWORD, 'is_lead' => true])->refresh();
-        $this->neighbour = $this->staff(Squad::query()->create(['name' => 'Heron Quay U9', 'age_group' => 'U9']), 'u9@quay.example', 'coach');
-        $this->players = array_map(fn (string $name): Player => Player::query()->create(['squad_id' => $this->squad->id, 'name' => $name, 'strong_foot' => $name === 'Elif' ? 'L' : 'R']), ['Amina', 'Bo', 'Elif', 'Kofi']);
+        $this->lead = User::query()
+            ->create(
+                [
+                    'club_id' => $this->squad->club_id,
+                    'name' => 'lead',
+                    'email' => 'lead@quay.example',
+                    'password' => self::PASSWORD,
+                    'is_lead' => true,
+                ],
+            )
+            ->refresh();
+        $this->neighbour = $this->staff(
+            Squad::query()->create(['name' => 'Heron Quay U9', 'age_group' => 'U9']),
+            'u9@quay.example',
+            'coach',
+        );
+        $this->players = array_map(
+            fn (string $name): Player => Player::query()->create(
+                ['squad_id' => $this->squad->id, 'name' => $name, 'strong_foot' => $name === 'Elif' ? 'L' : 'R'],
+            ),
+            ['Amina', 'Bo', 'Elif', 'Kofi'],
+        );
         [$this->otherSquad, $this->stranger] = $this->club('Mill Weir', 'coach@weir.example');
         $this->otherPlayer = Player::query()->create(['squad_id' => $this->otherSquad->id, 'name' => 'Zofia', 'strong_foot' => 'R']);
         $this->app->make(ClubContext::class)->leave();
@@ -66,14 +85,18 @@ abstract class FeatureTestCase extends TestCase
     {
         $club = Club::query()->create(['name' => $name, 'time_zone' => 'Europe/Copenhagen']);
         $this->app->make(ClubContext::class)->actFor($club->id);
-        $squad = Squad::query()->create(['name' => "{$name} U12", 'age_group' => 'U12', 'length_unit' => 'yd', 'target_school' => 'own-record']);
+        $squad = Squad::query()->create(
+            ['name' => "{$name} U12", 'age_group' => 'U12', 'length_unit' => 'yd', 'target_school' => 'own-record'],
+        );
 
         return [$squad, $this->staff($squad, $email, 'coach')];
     }
 
     private function staff(Squad $squad, string $email, string $role): User
     {
-        $user = User::query()->create(['club_id' => $squad->getAttribute('club_id'), 'name' => $role, 'email' => $email, 'password' => self::PASSWORD]);
+        $user = User::query()->create(
+            ['club_id' => $squad->getAttribute('club_id'), 'name' => $role, 'email' => $email, 'password' => self::PASSWORD],
+        );
         $squad->staff()->attach($user->id, ['role' => $role, 'club_id' => $user->club_id]);
 
         return $user->refresh();
@@ -92,7 +115,16 @@ abstract class FeatureTestCase extends TestCase
     {
         $version = $this->versionOf($slug);
 
-        return $change + ['id' => $slug, 'kind' => 'drill', 'title' => $version->name, 'minutes' => null, 'drillVersionId' => $version->id, 'dose' => $version->content['dose'] ?? null, 'tempo' => 'steady', 'stations' => null];
+        return $change + [
+            'id' => $slug,
+            'kind' => 'drill',
+            'title' => $version->name,
+            'minutes' => null,
+            'drillVersionId' => $version->id,
+            'dose' => $version->content['dose'] ?? null,
+            'tempo' => 'steady',
+            'stations' => null,
+        ];
     }
 
     /**
@@ -115,7 +147,10 @@ abstract class FeatureTestCase extends TestCase
     /** A session of the squad with one counted drill, kept by its coach. */
     protected function keptSession(string $slug = 'drag-back-turn'): int
     {
-        return (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([$this->drillBlock($slug)]))->assertCreated()->json('id');
+        return (int) $this->actingAs($this->coach)
+            ->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([$this->drillBlock($slug)]))
+            ->assertCreated()
+            ->json('id');
     }
 
     /** The line a player is asked for in the first set of a session. */

@@ -23,7 +23,12 @@ final class MarksTest extends FeatureTestCase
 
     public function test_a_number_entered_becomes_the_record_and_the_next_target(): void
     {
-        $this->send([$this->mark($this->sessionId, $this->line, 1, ['value' => 11]), $this->mark($this->sessionId, $this->line, 2, ['value' => 13, 'tryNumber' => 2])])
+        $this->send(
+            [
+                $this->mark($this->sessionId, $this->line, 1, ['value' => 11]),
+                $this->mark($this->sessionId, $this->line, 2, ['value' => 13, 'tryNumber' => 2]),
+            ],
+        )
             ->assertOk()->assertJsonPath('results.*.status', ['accepted', 'accepted']);
 
         $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertOk()
@@ -40,7 +45,8 @@ final class MarksTest extends FeatureTestCase
         $this->send($batch)->assertJsonPath('results.*.status', ['accepted', 'accepted']);
         $this->send($batch)->assertJsonPath('results.*.status', ['duplicate', 'duplicate']);
         $this->send(array_reverse($batch))->assertJsonPath('results.*.status', ['duplicate', 'duplicate']);
-        $this->send([...$batch, $this->mark($this->sessionId, $this->line, 3)])->assertJsonPath('results.*.status', ['duplicate', 'duplicate', 'accepted']);
+        $this->send([...$batch, $this->mark($this->sessionId, $this->line, 3)])
+            ->assertJsonPath('results.*.status', ['duplicate', 'duplicate', 'accepted']);
 
         self::assertSame(3, $this->marks());
     }
@@ -63,7 +69,16 @@ final class MarksTest extends FeatureTestCase
             $good(5),
         ])->assertOk()
             ->assertJsonPath('results.*.status', ['accepted', 'refused', 'refused', 'refused', 'accepted'])
-            ->assertJsonPath('results.1', ['index' => 1, 'uuid' => $good(2)['uuid'], 'status' => 'refused', 'code' => 'not-found', 'message' => 'This player or session is not one of yours.'])
+            ->assertJsonPath(
+                'results.1',
+                [
+                    'index' => 1,
+                    'uuid' => $good(2)['uuid'],
+                    'status' => 'refused',
+                    'code' => 'not-found',
+                    'message' => 'This player or session is not one of yours.',
+                ],
+            )
             ->assertJsonPath('results.2.message', 'The count must be between 0 and 999.');
         self::assertSame(2, $this->marks());
     }
@@ -90,14 +105,18 @@ final class MarksTest extends FeatureTestCase
         $this->send([$right])->assertJsonPath('results.0.status', 'accepted');
         $this->send([$wrong])->assertJsonPath('results.0.status', 'accepted');
 
-        $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertJsonPath('lines.0.record.value', 19)->assertJsonPath('lines.0.days.0.tries', 1);
+        $this->getJson("/api/v1/players/{$this->players[0]->id}")
+            ->assertJsonPath('lines.0.record.value', 19)
+            ->assertJsonPath('lines.0.days.0.tries', 1);
         self::assertSame(2, $this->marks());
     }
 
     public function test_a_void_try_is_kept_and_counts_for_nothing(): void
     {
         $this->send([$this->mark($this->sessionId, $this->line, 1, ['isVoid' => true])])->assertJsonPath('results.0.status', 'accepted');
-        $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertJsonPath('lines.0.record', null)->assertJsonPath('lines.0.target', null);
+        $this->getJson("/api/v1/players/{$this->players[0]->id}")
+            ->assertJsonPath('lines.0.record', null)
+            ->assertJsonPath('lines.0.target', null);
     }
 
     public function test_the_assistant_may_write_numbers_down(): void
@@ -144,7 +163,10 @@ final class MarksTest extends FeatureTestCase
     {
         $sessionId = $this->keptSession('far-foot-open');
         $plan = $this->plan([$this->drillBlock('far-foot-open')]);
-        $work = fn (): float => (float) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->json('blocks.0.partSeconds.work');
+        $work = fn (): float => (float) $this->actingAs($this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/preview",
+            $plan,
+        )->json('blocks.0.partSeconds.work');
         $before = $work();
         $line = $this->lineKey($sessionId, $this->players[0]->id);
         $this->send(array_map(fn (int $i): array => $this->mark($sessionId, $line, $i, ['value' => 40, 'tryNumber' => $i]), range(1, 3)));
@@ -155,20 +177,28 @@ final class MarksTest extends FeatureTestCase
     public function test_counts_in_a_time_move_the_touches_of_the_next_plan(): void
     {
         $sessionId = $this->keptSession('sole-taps');
-        $preview = fn (): array => $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('sole-taps')]))->assertOk()->json('blocks.0');
+        $preview = fn (): array => $this->actingAs($this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/preview",
+            $this->plan([$this->drillBlock('sole-taps')]),
+        )->assertOk()->json('blocks.0');
         $before = $preview();
         $line = $this->lineKey($sessionId, $this->players[0]->id, 'alternating');
-        // 25, 60 and a void 90 in 30 s on one day: 42.5 is the middle, so 0.706 s a rep. The others have no numbers, and the drill says 0.9 s:
+        // 25, 60 and a void 90 in 30 s on one day: 42.5 is the middle, so 0.706 s a rep. The others have no numbers, and the drill says
+        // 0.9 s:
         // (0.706 + 3 · 0.9) ÷ 4 = 0.851, and for the others (0.706 + 3 · 0.9) ÷ 4 too.
         $this->send([
-            $this->mark($sessionId, $line, 1, ['value' => 25, 'tryNumber' => 1]), $this->mark($sessionId, $line, 2, ['value' => 60, 'tryNumber' => 2]),
+            $this->mark($sessionId, $line, 1, ['value' => 25, 'tryNumber' => 1]),
+            $this->mark($sessionId, $line, 2, ['value' => 60, 'tryNumber' => 2]),
             $this->mark($sessionId, $line, 3, ['value' => 90, 'tryNumber' => 3, 'isVoid' => true]),
         ])->assertOk();
         $after = $preview();
 
         self::assertSame([67, 70], [$before['touches']['left'], $after['touches']['left']]);
         self::assertSame($before['partSeconds']['work'], $after['partSeconds']['work']);
-        self::assertContains("A rep is 0.85 s: the drill's own 0.90 s, weighed as 3 days, with the numbers of 1 of 4 players on 1 day between them.", $after['how']);
+        self::assertContains(
+            "A rep is 0.85 s: the drill's own 0.90 s, weighed as 3 days, with the numbers of 1 of 4 players on 1 day between them.",
+            $after['how'],
+        );
     }
 
     private function marks(): int

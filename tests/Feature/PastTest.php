@@ -21,36 +21,57 @@ final class PastTest extends FeatureTestCase
     {
         $this->trainOn('2026-03-03', coming: [0, 1, 2, 3], values: [11, 12, 13, 14]);
         $this->trainOn('2026-03-05', coming: [0, 1, 3], values: [12, 9, 15]);
-        $newcomer = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null])->assertCreated()->json('id');
+        $newcomer = (int) $this->actingAs($this->coach)
+            ->postJson(
+                "/api/v1/squads/{$this->squad->id}/players",
+                ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null],
+            )
+            ->assertCreated()
+            ->json('id');
         $this->players[] = Player::query()->findOrFail($newcomer);
         $before = $this->kept();
         $third = $this->trainOn('2026-03-10', coming: [0, 1, 4], values: [13, 10, 20]);
         $this->deleteJson("/api/v1/players/{$this->players[1]->id}")->assertNoContent();
-        $this->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Piet', 'bib' => null, 'strongFoot' => 'L', 'birthYear' => null])->assertCreated();
+        $this->postJson(
+            "/api/v1/squads/{$this->squad->id}/players",
+            ['name' => 'Piet', 'bib' => null, 'strongFoot' => 'L', 'birthYear' => null],
+        )->assertCreated();
 
         $incremental = $this->kept();
         Artisan::call('sparrow:rebuild');
 
         self::assertSame($incremental, $this->kept());
         self::assertNotSame($before, $incremental);
-        self::assertSame([$third], DB::table('session_loads')->where('player_id', $newcomer)->pluck('training_session_id')->all(), 'Noor was there on one evening.');
+        self::assertSame(
+            [$third],
+            DB::table('session_loads')->where('player_id', $newcomer)->pluck('training_session_id')->all(),
+            'Noor was there on one evening.',
+        );
         self::assertSame(0, DB::table('session_loads')->where('player_id', $this->players[1]->id)->count(), 'Bo was erased.');
     }
 
     public function test_whoever_joins_later_was_not_there(): void
     {
         $session = $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
-        $this->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null])->assertCreated();
+        $this->postJson(
+            "/api/v1/squads/{$this->squad->id}/players",
+            ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null],
+        )->assertCreated();
 
         $this->getJson("/api/v1/sessions/{$session}")->assertJsonPath('comingPlayerIds', [$this->players[0]->id, $this->players[1]->id]);
-        $this->getJson("/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/last-time?before=2026-03-20")->assertJsonPath('last.players', 2);
+        $this->getJson(
+            "/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/last-time?before=2026-03-20",
+        )->assertJsonPath('last.players', 2);
     }
 
     public function test_who_had_said_nothing_when_it_was_run_was_there(): void
     {
         $session = $this->keptSession();
         DB::table('attendances')->delete();
-        $this->putJson("/api/v1/sessions/{$session}/run", ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'])->assertOk();
+        $this->putJson(
+            "/api/v1/sessions/{$session}/run",
+            ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'],
+        )->assertOk();
 
         self::assertSame(4, DB::table('attendances')->where('training_session_id', $session)->where('coming', true)->count());
         self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', 1)->count());
@@ -70,7 +91,11 @@ final class PastTest extends FeatureTestCase
             'startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z',
             'parts' => [['segmentId' => 'x', 'part' => 'set-up', 'plannedSeconds' => 60, 'actualSeconds' => 70]],
         ]);
-        $left = fn (): array => [DB::table('run_parts')->count(), DB::table('session_loads')->count(), DB::table('training_sessions')->value('run_finished_at_utc')];
+        $left = fn (): array => [
+            DB::table('run_parts')->count(),
+            DB::table('session_loads')->count(),
+            DB::table('training_sessions')->value('run_finished_at_utc'),
+        ];
         $close()->assertStatus(500);
         self::assertSame([0, 0, null], $left());
         $isBroken = false;
@@ -81,7 +106,10 @@ final class PastTest extends FeatureTestCase
     public function test_after_the_records_were_put_back_nothing_kept_since_is_used(): void
     {
         $plan = $this->plan([$this->drillBlock('sole-taps')]);
-        $preview = fn (): array => $this->actingAs($this->coach->fresh() ?? $this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk()->json();
+        $preview = fn (): array => $this->actingAs($this->coach->fresh() ?? $this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/preview",
+            $plan,
+        )->assertOk()->json();
         $session = $this->keptSession('sole-taps');
         $line = $this->lineKey($session, $this->players[0]->id, 'alternating');
         $before = $preview();
@@ -99,10 +127,15 @@ final class PastTest extends FeatureTestCase
     {
         $version = $this->versionOf('sole-taps');
         $block = $this->drillBlock('sole-taps');
-        $worked = fn (): array => $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$block]))->assertOk()->json('blocks.0.touches');
+        $worked = fn (): array => $this->actingAs($this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/preview",
+            $this->plan([$block]),
+        )->assertOk()->json('blocks.0.touches');
         $before = $worked();
         // Another database may have another drill under this number.
-        DB::table('drill_versions')->where('id', $version->id)->update(['content_hash' => str_repeat('0', 64), 'content' => json_encode(['secondsPerRep' => 9.0] + $version->content)]);
+        DB::table('drill_versions')
+            ->where('id', $version->id)
+            ->update(['content_hash' => str_repeat('0', 64), 'content' => json_encode(['secondsPerRep' => 9.0] + $version->content)]);
 
         self::assertNotSame($before, $worked());
     }
@@ -116,10 +149,27 @@ final class PastTest extends FeatureTestCase
     private function trainOn(string $day, array $coming, array $values): int
     {
         $ids = array_map(fn (int $place): int => $this->players[$place]->id, $coming);
-        $session = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([$this->drillBlock('drag-back-turn'), $this->drillBlock('far-foot-open')], ['startsAt' => "{$day}T18:00", 'comingPlayerIds' => $ids]))->assertCreated()->json('id');
+        $session = (int) $this->actingAs($this->coach)
+            ->postJson(
+                "/api/v1/squads/{$this->squad->id}/sessions",
+                $this->plan(
+                    [$this->drillBlock('drag-back-turn'), $this->drillBlock('far-foot-open')],
+                    ['startsAt' => "{$day}T18:00", 'comingPlayerIds' => $ids],
+                ),
+            )
+            ->assertCreated()
+            ->json('id');
         $line = $this->lineKey($session, $ids[0]);
-        $this->send(array_map(fn (int $i): array => $this->mark($session, $line, 100 * $session + $i, ['playerId' => $ids[$i], 'value' => $values[$i]]), array_keys($ids)))->assertOk();
-        $this->putJson("/api/v1/sessions/{$session}/run", ['startedAt' => "{$day}T17:00:00Z", 'finishedAt' => "{$day}T18:00:00Z"])->assertOk();
+        $this->send(
+            array_map(
+                fn (int $i): array => $this->mark($session, $line, 100 * $session + $i, ['playerId' => $ids[$i], 'value' => $values[$i]]),
+                array_keys($ids),
+            ),
+        )->assertOk();
+        $this->putJson(
+            "/api/v1/sessions/{$session}/run",
+            ['startedAt' => "{$day}T17:00:00Z", 'finishedAt' => "{$day}T18:00:00Z"],
+        )->assertOk();
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
 
         return $session;

@@ -20,19 +20,40 @@ final class PeopleTest extends FeatureTestCase
 {
     public function test_an_invitation_of_wrong_types_is_refused_at_its_fields(): void
     {
-        $this->actingAs($this->lead)->postJson('/api/v1/club/invitations', ['email' => [[]], 'role' => [1e308], 'squadId' => ['a' => 1]])->assertStatus(422)->assertJsonPath('fields.*.path', ['email', 'role', 'squadId']);
+        $this->actingAs($this->lead)
+            ->postJson('/api/v1/club/invitations', ['email' => [[]], 'role' => [1e308], 'squadId' => ['a' => 1]])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.*.path', ['email', 'role', 'squadId']);
     }
 
     public function test_an_invitation_becomes_a_place_on_the_staff(): void
     {
-        $made = $this->invite(['email' => 'Ines@Quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->assertCreated()->assertJsonPath('mailed', false)->json();
+        $made = $this->invite(['email' => 'Ines@Quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])
+            ->assertCreated()
+            ->assertJsonPath('mailed', false)
+            ->json();
         $token = basename((string) $made['path']);
         self::assertStringNotContainsString($token, Invitation::query()->withoutGlobalScope('club')->get()->toJson());
         $this->leave();
 
-        $this->getJson("/api/v1/invitations/{$token}")->assertOk()->assertExactJson(['clubName' => 'Heron Quay', 'squadName' => 'Heron Quay U12', 'role' => 'assistant', 'email' => 'ines@quay.example', 'hasAccount' => false]);
-        $this->postJson("/api/v1/invitations/{$token}", ['name' => '', 'password' => 'short'])->assertStatus(422)->assertJsonPath('fields.*.path', ['name', 'password']);
-        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'Ines', 'password' => 'three plain words'])->assertCreated()->assertJsonPath('name', 'Ines')->assertJsonPath('squads.0.role', 'assistant');
+        $this->getJson("/api/v1/invitations/{$token}")
+            ->assertOk()
+            ->assertExactJson(
+                [
+                    'clubName' => 'Heron Quay',
+                    'squadName' => 'Heron Quay U12',
+                    'role' => 'assistant',
+                    'email' => 'ines@quay.example',
+                    'hasAccount' => false,
+                ],
+            );
+        $this->postJson("/api/v1/invitations/{$token}", ['name' => '', 'password' => 'short'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.*.path', ['name', 'password']);
+        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'Ines', 'password' => 'three plain words'])
+            ->assertCreated()
+            ->assertJsonPath('name', 'Ines')
+            ->assertJsonPath('squads.0.role', 'assistant');
         $this->leave();
         $this->postJson("/api/v1/invitations/{$token}", ['name' => 'Again', 'password' => 'three plain words'])->assertNotFound();
     }
@@ -60,25 +81,46 @@ final class PeopleTest extends FeatureTestCase
 
     public function test_somebody_of_the_club_takes_a_second_squad_with_their_own_password(): void
     {
-        $token = basename((string) $this->invite(['email' => 'u9@quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->json('path'));
+        $token = basename(
+            (string) $this->invite(['email' => 'u9@quay.example', 'role' => 'assistant', 'squadId' => $this->squad->id])->json('path'),
+        );
         $this->leave();
-        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => 'not their password'])->assertStatus(422)->assertJsonPath('fields.0.path', 'password');
-        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => self::PASSWORD])->assertCreated()->assertJsonCount(2, 'squads')->assertJsonPath('name', 'coach');
+        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => 'not their password'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'password');
+        $this->postJson("/api/v1/invitations/{$token}", ['name' => 'x', 'password' => self::PASSWORD])
+            ->assertCreated()
+            ->assertJsonCount(2, 'squads')
+            ->assertJsonPath('name', 'coach');
     }
 
     public function test_neither_another_club_s_squad_nor_its_people_can_be_invited(): void
     {
-        $this->invite(['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->otherSquad->id])->assertStatus(422)->assertJsonPath('fields.0.path', 'squadId');
-        $this->invite(['email' => 'coach@weir.example', 'role' => 'coach', 'squadId' => $this->squad->id])->assertStatus(422)->assertJsonPath('fields.0.message', 'This address cannot be invited. Use another.');
+        $this->invite(['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->otherSquad->id])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'squadId');
+        $this->invite(['email' => 'coach@weir.example', 'role' => 'coach', 'squadId' => $this->squad->id])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.message', 'This address cannot be invited. Use another.');
     }
 
     public function test_roles_are_changed_and_the_club_keeps_a_lead(): void
     {
-        $this->actingAs($this->lead)->putJson("/api/v1/club/people/{$this->assistant->id}", ['isLead' => false, 'roles' => [['squadId' => $this->squad->id, 'role' => 'coach']]])
+        $this->actingAs($this->lead)->putJson(
+            "/api/v1/club/people/{$this->assistant->id}",
+            ['isLead' => false, 'roles' => [['squadId' => $this->squad->id, 'role' => 'coach']]],
+        )
             ->assertOk()->assertJsonPath('roles', [['squadId' => $this->squad->id, 'role' => 'coach']]);
-        $this->putJson("/api/v1/club/people/{$this->lead->id}", ['isLead' => false, 'roles' => []])->assertStatus(422)->assertJsonPath('fields.0.message', 'The club needs a lead. Make somebody else lead first.');
+        $this->putJson("/api/v1/club/people/{$this->lead->id}", ['isLead' => false, 'roles' => []])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.message', 'The club needs a lead. Make somebody else lead first.');
         $this->deleteJson("/api/v1/club/people/{$this->lead->id}")->assertStatus(422);
-        $this->putJson("/api/v1/club/people/{$this->assistant->id}", ['isLead' => false, 'roles' => [['squadId' => $this->otherSquad->id, 'role' => 'coach']]])->assertStatus(422)->assertJsonPath('fields.0.path', 'roles');
+        $this->putJson(
+            "/api/v1/club/people/{$this->assistant->id}",
+            ['isLead' => false, 'roles' => [['squadId' => $this->otherSquad->id, 'role' => 'coach']]],
+        )
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'roles');
     }
 
     public function test_somebody_taken_off_the_staff_is_out_and_their_numbers_stay(): void
@@ -92,12 +134,23 @@ final class PeopleTest extends FeatureTestCase
         $this->actingAs($this->lead)->deleteJson("/api/v1/club/people/{$this->assistant->id}")->assertNoContent();
 
         self::assertSame(0, SignIn::query()->where('user_id', $this->assistant->id)->count());
-        $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")->assertOk()->assertJsonPath('tries.0.marks.0.by', 'somebody no longer on the staff')->assertJsonPath('standing.record.value', 11);
+        $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")
+            ->assertOk()
+            ->assertJsonPath('tries.0.marks.0.by', 'somebody no longer on the staff')
+            ->assertJsonPath('standing.record.value', 11);
     }
 
     public function test_a_reset_link_works_once_and_signs_everybody_out(): void
     {
-        SignIn::query()->create(['club_id' => $this->coach->club_id, 'user_id' => $this->coach->id, 'device' => 'A test', 'signed_in_at_utc' => now(), 'seen_at_utc' => now()]);
+        SignIn::query()->create(
+            [
+                'club_id' => $this->coach->club_id,
+                'user_id' => $this->coach->id,
+                'device' => 'A test',
+                'signed_in_at_utc' => now(),
+                'seen_at_utc' => now(),
+            ],
+        );
         $path = $this->resetPath($this->coach);
         $this->leave();
 
@@ -113,7 +166,9 @@ final class PeopleTest extends FeatureTestCase
     {
         $path = $this->resetPath($this->assistant);
         $this->leave();
-        $this->getJson(str_replace("/{$this->assistant->id}?", "/{$this->lead->id}?", $path))->assertForbidden()->assertJsonPath('code', 'link-spent');
+        $this->getJson(str_replace("/{$this->assistant->id}?", "/{$this->lead->id}?", $path))
+            ->assertForbidden()
+            ->assertJsonPath('code', 'link-spent');
         $this->getJson((string) preg_replace('/expires=\d+/', 'expires=4102444800', $path))->assertForbidden();
         $this->travelTo(now()->addHours(24)->addSecond());
         $this->getJson($path)->assertForbidden()->assertJsonPath('code', 'link-spent');
@@ -129,8 +184,17 @@ final class PeopleTest extends FeatureTestCase
         $this->postJson('/api/v1/password-resets', ['email' => 'nobody@quay.example'])->assertOk()->assertExactJson(['byMail' => true]);
         Mail::assertNothingSent();
         // What the request calls this host is the sender's own say, and is not believed.
-        $this->withHeader('Host', 'evil.example')->postJson('/api/v1/password-resets', ['email' => 'coach@quay.example'])->assertOk()->assertExactJson(['byMail' => true]);
-        Mail::assertSent(LinkMail::class, fn (LinkMail $mail): bool => $mail->hasTo('coach@quay.example') && str_starts_with($mail->link, "https://sparrow.example/reset/{$this->coach->id}?expires="));
+        $this->withHeader('Host', 'evil.example')
+            ->postJson('/api/v1/password-resets', ['email' => 'coach@quay.example'])
+            ->assertOk()
+            ->assertExactJson(['byMail' => true]);
+        Mail::assertSent(
+            LinkMail::class,
+            fn (LinkMail $mail): bool => $mail->hasTo('coach@quay.example') && str_starts_with(
+                $mail->link,
+                "https://sparrow.example/reset/{$this->coach->id}?expires=",
+            ),
+        );
         $this->invite(['email' => 'new@quay.example', 'role' => 'lead', 'squadId' => null])->assertJsonPath('mailed', true);
         Mail::assertSentCount(2);
     }
@@ -140,7 +204,10 @@ final class PeopleTest extends FeatureTestCase
         self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'nobody']));
         self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'coach@quay.example']));
         self::assertSame(1, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'a@ferry.example', '--zone' => 'Atlantis']));
-        self::assertSame(0, Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'A@ferry.example', '--zone' => 'Asia/Tokyo']));
+        self::assertSame(
+            0,
+            Artisan::call('sparrow:club', ['name' => 'Ferry Steps', 'email' => 'A@ferry.example', '--zone' => 'Asia/Tokyo']),
+        );
         preg_match('~/invitation/(\w+)~', Artisan::output(), $link);
 
         $this->postJson("/api/v1/invitations/{$link[1]}", ['name' => 'Aiko', 'password' => 'three plain words'])->assertCreated()
@@ -151,7 +218,10 @@ final class PeopleTest extends FeatureTestCase
 
     public function test_the_lead_adds_a_squad(): void
     {
-        $this->actingAs($this->lead)->postJson('/api/v1/club/squads', ['name' => 'Heron Quay U12', 'ageGroup' => 'U40'])->assertStatus(422)->assertJsonPath('fields.*.path', ['name', 'ageGroup']);
+        $this->actingAs($this->lead)
+            ->postJson('/api/v1/club/squads', ['name' => 'Heron Quay U12', 'ageGroup' => 'U40'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.*.path', ['name', 'ageGroup']);
         $id = $this->postJson('/api/v1/club/squads', ['name' => 'Lock-keepers', 'ageGroup' => 'U14'])->assertCreated()->json('id');
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
         self::assertSame('U14', Squad::query()->findOrFail($id)->age_group);
@@ -167,7 +237,10 @@ final class PeopleTest extends FeatureTestCase
     /** The path of the API behind the link that the lead is shown. */
     private function resetPath(User $person): string
     {
-        $link = (string) $this->actingAs($this->lead)->postJson("/api/v1/club/people/{$person->id}/reset-link")->assertCreated()->json('path');
+        $link = (string) $this->actingAs($this->lead)
+            ->postJson("/api/v1/club/people/{$person->id}/reset-link")
+            ->assertCreated()
+            ->json('path');
 
         return str_replace('/reset/', '/api/v1/password-resets/', $link);
     }

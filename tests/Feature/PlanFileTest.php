@@ -40,7 +40,11 @@ final class PlanFileTest extends TestCase
 
     public function test_it_needs_no_database(): void
     {
-        $run = new Process([PHP_BINARY, 'artisan', 'sparrow:evaluate', 'docs/formats/plan.example.json'], base_path(), ['DB_PORT' => '1', 'DB_HOST' => '127.0.0.1', 'APP_ENV' => 'testing']);
+        $run = new Process(
+            [PHP_BINARY, 'artisan', 'sparrow:evaluate', 'docs/formats/plan.example.json'],
+            base_path(),
+            ['DB_PORT' => '1', 'DB_HOST' => '127.0.0.1', 'APP_ENV' => 'testing'],
+        );
         $run->mustRun();
         self::assertSame('fleet-sparrow/evaluation', json_decode($run->getOutput(), true, 512, JSON_THROW_ON_ERROR)['format']);
     }
@@ -57,16 +61,34 @@ final class PlanFileTest extends TestCase
             self::assertLessThanOrEqual(3600, $proposal['evaluation']['eightInTenSeconds']);
             self::assertNotContains('wall-seven-good', array_column($proposal['blocks'], 'drill'));
         }
-        self::assertContains('turning was last done 23 days ago.', array_map(fn (string $words): string => lcfirst($words), array_column(array_merge(...array_column($answer['proposals'][0]['blocks'], 'reasons')), 'words')));
+        self::assertContains(
+            'turning was last done 23 days ago.',
+            array_map(
+                fn (string $words): string => lcfirst($words),
+                array_column(array_merge(...array_column($answer['proposals'][0]['blocks'], 'reasons')), 'words'),
+            ),
+        );
     }
 
     #[DataProvider('files')]
     public function test_the_examples_hold_to_their_schemas_and_broken_ones_do_not(string $format): void
     {
-        $example = json_decode((string) file_get_contents(base_path("docs/formats/{$format}.example.json")), false, 512, JSON_THROW_ON_ERROR);
+        $example = json_decode(
+            (string) file_get_contents(base_path("docs/formats/{$format}.example.json")),
+            false,
+            512,
+            JSON_THROW_ON_ERROR,
+        );
         $this->assertHolds($format, (string) json_encode($example));
         $schema = $this->schema($format);
-        foreach (['version' => 9, 'players' => [], 'slotMinutes' => 'an hour', 'squad' => (object) ['markers' => -1], 'drills' => [(object) ['slug' => 'x']], 'helper' => 1] as $field => $wrong) {
+        foreach ([
+            'version' => 9,
+            'players' => [],
+            'slotMinutes' => 'an hour',
+            'squad' => (object) ['markers' => -1],
+            'drills' => [(object) ['slug' => 'x']],
+            'helper' => 1,
+        ] as $field => $wrong) {
             self::assertFalse((new Validator)->validate((object) ([$field => $wrong] + (array) $example), $schema)->isValid(), $field);
         }
     }
@@ -77,7 +99,10 @@ final class PlanFileTest extends TestCase
         return ['plan' => ['plan'], 'build-request' => ['build-request']];
     }
 
-    /** @return array<string, array{callable(array<string, mixed>): array<string, mixed>, array<string, string>}> change, path → part of the sentence */
+    /**
+     * @return array<string, array{callable(array<string, mixed>): array<string, mixed>, array<string, string>}> change, path → part of
+     *     the sentence
+     */
     public static function faults(): array
     {
         $set = fn (string $path, mixed $value): callable => function (array $plan) use ($path, $value): array {
@@ -93,9 +118,20 @@ final class PlanFileTest extends TestCase
             'a slot of 600' => [$set('slotMinutes', 600), ['slotMinutes' => 'between 10 and 240']],
             'no players' => [$set('players', []), ['players' => 'Nobody is coming yet']],
             'an unknown drill' => [$set('blocks.1.drill', 'no-such-drill'), ['blocks.1.drill' => 'There is no drill "no-such-drill"']],
-            'a drill based on itself' => [$set('drills.0.basedOn', 'wide-zigzag'), ['drills.0.basedOn' => 'goes round in a circle: wide-zigzag on wide-zigzag']],
-            'two based on each other' => [fn (array $plan): array => ['drills' => [['slug' => 'one', 'basedOn' => 'two'], ['slug' => 'two', 'basedOn' => 'one'], $plan['drills'][0]]] + $plan, ['drills.0.basedOn' => 'one on two on one']],
-            'a slug of the book' => [$set('drills.0.slug', 'zigzag-in-out'), ['drills.0.slug' => 'The book has a drill "zigzag-in-out" already']],
+            'a drill based on itself' => [
+                $set('drills.0.basedOn', 'wide-zigzag'),
+                ['drills.0.basedOn' => 'goes round in a circle: wide-zigzag on wide-zigzag'],
+            ],
+            'two based on each other' => [
+                fn (array $plan): array => [
+                    'drills' => [['slug' => 'one', 'basedOn' => 'two'], ['slug' => 'two', 'basedOn' => 'one'], $plan['drills'][0]],
+                ] + $plan,
+                ['drills.0.basedOn' => 'one on two on one'],
+            ],
+            'a slug of the book' => [
+                $set('drills.0.slug', 'zigzag-in-out'),
+                ['drills.0.slug' => 'The book has a drill "zigzag-in-out" already'],
+            ],
             'a layout that cannot be' => [$set('drills.0.layout.markers', 0), ['drills.0.layout.markers' => '']],
             'a slip of the pen' => [$set('blocks.0.station', 3), ['blocks.0.station' => 'There is no field "station" here']],
             'two blocks of one name' => [$set('blocks.1.id', 'warm'), ['blocks.1.id' => 'Two blocks have the same id']],
@@ -103,8 +139,14 @@ final class PlanFileTest extends TestCase
             'two players of one number' => [$set('players.1.id', 7), ['players.1.id' => 'Two players have the number 7']],
             'seconds of no rep' => [$set('players.4.seconds.0.perRep', 0), ['players.4.seconds.0.perRep' => 'between 0.1 and 600']],
             'on no day' => [$set('players.4.seconds.0.days', 0), ['players.4.seconds.0.days' => 'between 1 and 1000']],
-            'a temperature there is not' => [$set('weather.temperatureCelsius', 80), ['weather.temperatureCelsius' => 'between -20 and 55']],
-            'several at once' => [fn (array $plan): array => ['slotMinutes' => 0, 'helpers' => -1] + $set('blocks.3.drill', 'nothing-such')($plan), ['slotMinutes' => '', 'helpers' => 'between 0 and 20', 'blocks.3.drill' => 'no drill']],
+            'a temperature there is not' => [
+                $set('weather.temperatureCelsius', 80),
+                ['weather.temperatureCelsius' => 'between -20 and 55'],
+            ],
+            'several at once' => [
+                fn (array $plan): array => ['slotMinutes' => 0, 'helpers' => -1] + $set('blocks.3.drill', 'nothing-such')($plan),
+                ['slotMinutes' => '', 'helpers' => 'between 0 and 20', 'blocks.3.drill' => 'no drill'],
+            ],
         ];
     }
 
@@ -115,7 +157,9 @@ final class PlanFileTest extends TestCase
     #[DataProvider('faults')]
     public function test_what_cannot_be_read_is_refused_by_path(callable $change, array $expected): void
     {
-        $plan = $change(json_decode((string) file_get_contents(base_path('docs/formats/plan.example.json')), true, 512, JSON_THROW_ON_ERROR));
+        $plan = $change(
+            json_decode((string) file_get_contents(base_path('docs/formats/plan.example.json')), true, 512, JSON_THROW_ON_ERROR),
+        );
         try {
             PlanFile::read((string) json_encode($plan), BookFiles::drills(base_path('book')));
             self::fail('The file was taken.');

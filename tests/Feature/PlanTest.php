@@ -30,34 +30,57 @@ final class PlanTest extends FeatureTestCase
 
         // Side by side the boxes stay. Apart, two of their markers stay under the two figures of eight, so 14 of 16 are touched
         // once more, at 5 s.
-        self::assertEqualsWithDelta(70.0, $this->preview($apart)->json('meanSeconds') - $this->preview($together)->json('meanSeconds'), 0.01);
+        self::assertEqualsWithDelta(
+            70.0,
+            $this->preview($apart)->json('meanSeconds') - $this->preview($together)->json('meanSeconds'),
+            0.01,
+        );
     }
 
     public function test_every_school_of_dose_can_be_planned_kept_and_run(): void
     {
         $pattern = ['sets' => 2, 'restSeconds' => 10, 'sides' => 'each'];
         $doses = [
-            ['kind' => 'lengths', 'lengths' => 4, 'andBack' => 1] + $pattern, ['kind' => 'collective', 'total' => 100, 'onlyGood' => 0] + $pattern, ['kind' => 'streak', 'goal' => 50] + $pattern,
+            ['kind' => 'lengths', 'lengths' => 4, 'andBack' => 1] + $pattern,
+            ['kind' => 'collective', 'total' => 100, 'onlyGood' => 0] + $pattern, ['kind' => 'streak', 'goal' => 50] + $pattern,
             ['kind' => 'tries', 'balls' => 5, 'untilHit' => 1] + $pattern, ['kind' => 'free', 'minutes' => 3, 'sides' => 'both'],
         ];
-        $blocks = array_map(fn (array $dose): array => $this->drillBlock('zigzag-in-out', ['id' => $dose['kind'], 'dose' => $dose]), $doses);
+        $blocks = array_map(
+            fn (array $dose): array => $this->drillBlock('zigzag-in-out', ['id' => $dose['kind'], 'dose' => $dose]),
+            $doses,
+        );
         $this->preview($blocks)->assertOk();
-        $id = $this->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan($blocks))->assertCreated()->assertJsonPath('blocks.0.dose.andBack', 1)->assertJsonPath('blocks.4.dose.kind', 'free')->json('id');
+        $id = $this->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan($blocks))
+            ->assertCreated()
+            ->assertJsonPath('blocks.0.dose.andBack', 1)
+            ->assertJsonPath('blocks.4.dose.kind', 'free')
+            ->json('id');
         $lines = $this->getJson("/api/v1/sessions/{$id}/run")->assertOk()->json('lines');
         self::assertContains('in 4 lengths there and back, 4 yd apart', array_column($lines, 'window'));
         self::assertContains('at most 50, 4 yd apart', array_column($lines, 'window'));
-        $this->preview([$this->drillBlock('zigzag-in-out', ['dose' => ['kind' => 'streak', 'goal' => 0] + $pattern])])->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'blocks.0.dose.goal', 'message' => 'The goal must be between 1 and 1000.']);
+        $this->preview([$this->drillBlock('zigzag-in-out', ['dose' => ['kind' => 'streak', 'goal' => 0] + $pattern])])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0', ['path' => 'blocks.0.dose.goal', 'message' => 'The goal must be between 1 and 1000.']);
     }
 
     public function test_preview_runs_a_fixed_number_of_queries(): void
     {
-        $blocks = array_map(fn (int $i): array => ['id' => "b{$i}"] + $this->drillBlock(['sole-taps', 'far-foot-open', 'zigzag-in-out'][$i % 3]), range(0, 11));
+        $blocks = array_map(
+            fn (int $i): array => ['id' => "b{$i}"] + $this->drillBlock(['sole-taps', 'far-foot-open', 'zigzag-in-out'][$i % 3]),
+            range(0, 11),
+        );
         $this->actingAs($this->coach);
         $count = function (int $players) use ($blocks): int {
             Cache::flush();
             DB::flushQueryLog();
             DB::enableQueryLog();
-            $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan($blocks, ['comingPlayerIds' => array_slice(array_map(fn (Player $player): int => $player->id, $this->players), 0, $players)]))->assertOk();
+            $this->postJson(
+                "/api/v1/squads/{$this->squad->id}/preview",
+                $this->plan(
+                    $blocks,
+                    ['comingPlayerIds' => array_slice(array_map(fn (Player $player): int => $player->id, $this->players), 0, $players)],
+                ),
+            )->assertOk();
 
             return count(DB::getQueryLog());
         };
@@ -66,7 +89,9 @@ final class PlanTest extends FeatureTestCase
         self::assertLessThanOrEqual(8, $count(4));
     }
 
-    /** @return array<string, array{array<string, mixed>, string, string}> change of the plan or its first block, path, part of the message */
+    /**
+     * @return array<string, array{array<string, mixed>, string, string}> change of the plan or its first block, path, part of the message
+     */
     public static function badInput(): array
     {
         $dose = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'];
@@ -96,7 +121,19 @@ final class PlanTest extends FeatureTestCase
     public function test_nobody_and_a_crowd_get_a_sentence(): void
     {
         $this->preview([], ['comingPlayerIds' => []])->assertStatus(422)->assertJsonPath('code', 'plan.nobody');
-        Player::query()->toBase()->insert(array_map(fn (int $i): array => ['club_id' => $this->coach->club_id, 'squad_id' => $this->squad->id, 'name' => "P{$i}", 'strong_foot' => 'R'], range(1, 200)));
+        Player::query()
+            ->toBase()
+            ->insert(
+                array_map(
+                    fn (int $i): array => [
+                        'club_id' => $this->coach->club_id,
+                        'squad_id' => $this->squad->id,
+                        'name' => "P{$i}",
+                        'strong_foot' => 'R',
+                    ],
+                    range(1, 200),
+                ),
+            );
         Cache::flush();
         $ids = DB::table('players')->where('squad_id', $this->squad->id)->pluck('id')->all();
         $this->preview([], ['comingPlayerIds' => $ids])->assertStatus(422)->assertJsonPath('code', 'plan.too-many');
@@ -106,7 +143,10 @@ final class PlanTest extends FeatureTestCase
     public function test_players_of_a_block_are_told_when_asked_for(): void
     {
         $blocks = [$this->drillBlock('sole-taps'), $this->drillBlock('far-foot-open')];
-        $ids = fn (array $change): array => array_map(fn (array $block): array => array_column($block['players'], 'playerId'), $this->preview($blocks, $change)->assertOk()->json('blocks'));
+        $ids = fn (array $change): array => array_map(
+            fn (array $block): array => array_column($block['players'], 'playerId'),
+            $this->preview($blocks, $change)->assertOk()->json('blocks'),
+        );
         $everybody = array_map(fn (Player $player): int => $player->id, $this->players);
 
         self::assertSame([[], []], $ids([]));
@@ -117,12 +157,24 @@ final class PlanTest extends FeatureTestCase
 
     public function test_who_comes_changes_or_goes_is_known_at_once(): void
     {
-        $block = [$this->drillBlock('pull-back-out-v', ['dose' => ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'strong']])];
+        $block = [
+            $this->drillBlock(
+                'pull-back-out-v',
+                ['dose' => ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'strong']],
+            ),
+        ];
         $amina = $this->players[0]->id;
-        $feet = fn (): array => array_map(fn (array $one): array => [$one['playerId'], $one['left'] > 0, $one['right'] > 0], $this->preview($block, ['comingPlayerIds' => [$amina, ...DB::table('players')->where('name', 'Tove')->pluck('id')]])->assertOk()->json('players'));
+        $feet = fn (): array => array_map(
+            fn (array $one): array => [$one['playerId'], $one['left'] > 0, $one['right'] > 0],
+            $this->preview($block, ['comingPlayerIds' => [$amina, ...DB::table('players')->where('name', 'Tove')->pluck('id')]])
+                ->assertOk()
+                ->json('players'),
+        );
         self::assertSame([[$amina, false, true]], $feet());
 
-        $new = $this->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Tove', 'strongFoot' => 'L'])->assertCreated()->json('id');
+        $new = $this->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => 'Tove', 'strongFoot' => 'L'])
+            ->assertCreated()
+            ->json('id');
         self::assertSame([[$amina, false, true], [$new, true, false]], $feet());
         $this->putJson("/api/v1/players/{$amina}", ['name' => 'Amina', 'strongFoot' => 'L'])->assertOk();
         self::assertSame([[$amina, true, false], [$new, true, false]], $feet());
@@ -140,11 +192,18 @@ final class PlanTest extends FeatureTestCase
     {
         $sessionId = $this->keptSession();
         $water = ['id' => 'sip', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2];
-        $answer = $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([$water, $this->drillBlock('drag-back-turn')], ['comingPlayerIds' => [$this->players[1]->id]]), ['If-Match' => '"1"'])->assertOk();
+        $answer = $this->putJson(
+            "/api/v1/sessions/{$sessionId}",
+            $this->plan([$water, $this->drillBlock('drag-back-turn')], ['comingPlayerIds' => [$this->players[1]->id]]),
+            ['If-Match' => '"1"'],
+        )->assertOk();
 
         $answer->assertHeader('ETag', '"2"')->assertJsonPath('version', 2)->assertJsonPath('comingPlayerIds', [$this->players[1]->id]);
         self::assertSame(['sip', 'drag-back-turn'], array_column($answer->json('blocks'), 'id'));
-        $this->getJson("/api/v1/sessions/{$sessionId}")->assertOk()->assertJsonPath('startsAt', '2026-03-12T18:00')->assertJsonPath('blocks', $answer->json('blocks'));
+        $this->getJson("/api/v1/sessions/{$sessionId}")
+            ->assertOk()
+            ->assertJsonPath('startsAt', '2026-03-12T18:00')
+            ->assertJsonPath('blocks', $answer->json('blocks'));
         self::assertSame('2026-03-12 17:00:00', DB::table('training_sessions')->where('id', $sessionId)->value('starts_at_utc'));
     }
 
@@ -154,7 +213,10 @@ final class PlanTest extends FeatureTestCase
         $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([], ['title' => 'First']), ['If-Match' => '"1"'])->assertOk();
 
         $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([], ['title' => 'Second']), ['If-Match' => '"1"'])
-            ->assertStatus(412)->assertJsonPath('code', 'stale-version')->assertJsonPath('current.title', 'First')->assertJsonPath('current.version', 2);
+            ->assertStatus(412)
+            ->assertJsonPath('code', 'stale-version')
+            ->assertJsonPath('current.title', 'First')
+            ->assertJsonPath('current.version', 2);
         $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([]))->assertStatus(428);
         self::assertSame('First', DB::table('training_sessions')->where('id', $sessionId)->value('title'));
     }
@@ -162,7 +224,11 @@ final class PlanTest extends FeatureTestCase
     public function test_a_refused_plan_leaves_the_kept_one_whole(): void
     {
         $sessionId = $this->keptSession();
-        $this->putJson("/api/v1/sessions/{$sessionId}", $this->plan([$this->drillBlock('sole-taps', ['stations' => 0])]), ['If-Match' => '"1"'])->assertStatus(422);
+        $this->putJson(
+            "/api/v1/sessions/{$sessionId}",
+            $this->plan([$this->drillBlock('sole-taps', ['stations' => 0])]),
+            ['If-Match' => '"1"'],
+        )->assertStatus(422);
 
         $this->getJson("/api/v1/sessions/{$sessionId}")->assertJsonPath('version', 1)->assertJsonPath('blocks.0.id', 'drag-back-turn');
     }
@@ -179,17 +245,29 @@ final class PlanTest extends FeatureTestCase
         $sessionId = $this->keptSession();
         $answer = $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk();
 
-        $answer->assertJsonPath('next.id', $sessionId)->assertJsonPath('next.problem', null)->assertJsonPath('last', null)->assertJsonPath('stale', []);
+        $answer->assertJsonPath('next.id', $sessionId)
+            ->assertJsonPath('next.problem', null)
+            ->assertJsonPath('last', null)
+            ->assertJsonPath('stale', []);
         self::assertGreaterThan(0, $answer->json('next.evaluation.meanSeconds'));
         $this->putJson("/api/v1/sessions/{$sessionId}/attendance", ['comingPlayerIds' => []])->assertOk();
-        $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('next.evaluation', null)->assertSee('Nobody is coming yet');
+        $this->getJson("/api/v1/squads/{$this->squad->id}/today")
+            ->assertOk()
+            ->assertJsonPath('next.evaluation', null)
+            ->assertSee('Nobody is coming yet');
     }
 
     public function test_today_names_the_families_not_met_for_a_while(): void
     {
         $sessionId = $this->keptSession();
-        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'])->assertOk();
-        foreach (['2026-04-02' => [], '2026-04-03' => [['family' => 'turning', 'lastOn' => '2026-03-12', 'days' => 22]]] as $day => $stale) {
+        $this->putJson(
+            "/api/v1/sessions/{$sessionId}/run",
+            ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'],
+        )->assertOk();
+        foreach ([
+            '2026-04-02' => [],
+            '2026-04-03' => [['family' => 'turning', 'lastOn' => '2026-03-12', 'days' => 22]],
+        ] as $day => $stale) {
             $this->travelTo("{$day} 12:00:00");
             $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('stale', $stale);
         }
@@ -207,7 +285,11 @@ final class PlanTest extends FeatureTestCase
     public function test_a_session_goes_into_a_calendar_in_utc_without_a_child_s_name(): void
     {
         $id = $this->keptSession();
-        $file = (string) $this->actingAs($this->assistant)->get("/api/v1/sessions/{$id}/calendar")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
+        $file = (string) $this->actingAs($this->assistant)
+            ->get("/api/v1/sessions/{$id}/calendar")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8')
+            ->getContent();
 
         // RFC 5545: lines end in CRLF, times in UTC end in Z. 18:00 in Copenhagen in March is 17:00.
         self::assertStringContainsString("BEGIN:VCALENDAR\r\nVERSION:2.0\r\n", $file);
@@ -221,7 +303,10 @@ final class PlanTest extends FeatureTestCase
     public function test_a_session_over_its_slot_brings_cuts_that_make_it_shorter(): void
     {
         $path = "/api/v1/squads/{$this->squad->id}/preview";
-        $plan = $this->plan([$this->drillBlock('sole-taps'), $this->drillBlock('drag-back-turn'), $this->drillBlock('gate-pass')], ['slotMinutes' => 10]);
+        $plan = $this->plan(
+            [$this->drillBlock('sole-taps'), $this->drillBlock('drag-back-turn'), $this->drillBlock('gate-pass')],
+            ['slotMinutes' => 10],
+        );
         $before = $this->actingAs($this->coach)->postJson($path, $plan)->assertOk();
         $cut = $before->json('cuts.0');
 
@@ -231,13 +316,20 @@ final class PlanTest extends FeatureTestCase
                 $plan['blocks'][$i]['dose'] = $cut['dose'];
             }
         }
-        self::assertEqualsWithDelta($before->json('meanSeconds') - $cut['freedSeconds'], $this->postJson($path, $plan)->assertOk()->json('meanSeconds'), 1.0);
+        self::assertEqualsWithDelta(
+            $before->json('meanSeconds') - $cut['freedSeconds'],
+            $this->postJson($path, $plan)->assertOk()->json('meanSeconds'),
+            1.0,
+        );
         $this->postJson($path, ['slotMinutes' => 120] + $plan)->assertJsonPath('cuts', []);
     }
 
     public function test_a_header_is_barred_by_age_with_its_source(): void
     {
-        $warnings = fn (): array => $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('head-soft-ball')]))->assertOk()->json('blocks.0.warnings');
+        $warnings = fn (): array => $this->actingAs($this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/preview",
+            $this->plan([$this->drillBlock('head-soft-ball')]),
+        )->assertOk()->json('blocks.0.warnings');
         self::assertSame([], array_filter($warnings(), fn (array $one): bool => str_contains($one['sentence'], 'header')));
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
         $this->squad->update(['age_group' => 'U10']);

@@ -10,7 +10,12 @@ final class PlayersTest extends FeatureTestCase
 {
     public function test_a_player_is_added_with_no_more_than_is_needed(): void
     {
-        $answer = $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/players", ['name' => ' Noor ', 'bib' => 6, 'strongFoot' => 'both', 'birthYear' => 2014])->assertCreated();
+        $answer = $this->actingAs($this->coach)
+            ->postJson(
+                "/api/v1/squads/{$this->squad->id}/players",
+                ['name' => ' Noor ', 'bib' => 6, 'strongFoot' => 'both', 'birthYear' => 2014],
+            )
+            ->assertCreated();
 
         $answer->assertExactJson(['id' => $answer->json('id'), 'name' => 'Noor', 'bib' => 6, 'strongFoot' => 'both', 'birthYear' => 2014]);
         $this->assertDatabaseHas('players', ['name' => 'Noor', 'squad_id' => $this->squad->id, 'club_id' => $this->coach->club_id]);
@@ -18,7 +23,10 @@ final class PlayersTest extends FeatureTestCase
 
     public function test_a_change_keeps_the_own_name(): void
     {
-        $this->actingAs($this->coach)->putJson("/api/v1/players/{$this->players[0]->id}", ['name' => 'Amina', 'bib' => null, 'strongFoot' => 'L', 'birthYear' => null])
+        $this->actingAs($this->coach)->putJson(
+            "/api/v1/players/{$this->players[0]->id}",
+            ['name' => 'Amina', 'bib' => null, 'strongFoot' => 'L', 'birthYear' => null],
+        )
             ->assertOk()->assertJsonPath('strongFoot', 'L');
     }
 
@@ -41,7 +49,10 @@ final class PlayersTest extends FeatureTestCase
     #[DataProvider('badInput')]
     public function test_bad_input_is_said_at_the_field(array $change, string $path): void
     {
-        $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/players", $change + ['name' => 'Noor', 'bib' => 6, 'strongFoot' => 'R', 'birthYear' => 2014])
+        $this->actingAs($this->coach)->postJson(
+            "/api/v1/squads/{$this->squad->id}/players",
+            $change + ['name' => 'Noor', 'bib' => 6, 'strongFoot' => 'R', 'birthYear' => 2014],
+        )
             ->assertStatus(422)->assertJsonPath('fields.0.path', $path);
         $this->assertDatabaseMissing('players', ['name' => 'Noor']);
     }

@@ -29,7 +29,10 @@ final class RunTest extends FeatureTestCase
         $sessionId = $this->keptSession('juggle-other-foot');
         $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
         $work = collect($pack['segments'])->firstWhere('kind', 'work');
-        $sideOf = fn (string $name): string => $pack['lines'][collect($work['asks'])->firstWhere('playerId', collect($pack['players'])->firstWhere('name', $name)['id'])['lineKey']]['side'];
+        $sideOf = fn (string $name): string => $pack['lines'][collect($work['asks'])->firstWhere(
+            'playerId',
+            collect($pack['players'])->firstWhere('name', $name)['id'],
+        )['lineKey']]['side'];
 
         self::assertSame(['weaker', 'L', 'R'], [$work['side'], $sideOf('Amina'), $sideOf('Elif')]);
     }
@@ -45,41 +48,72 @@ final class RunTest extends FeatureTestCase
     {
         $sessionId = $this->keptSession();
         foreach ([[[]], ['a' => 1], 7, true, -1e308, 'soon', null] as $wrong) {
-            $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => $wrong, 'finishedAt' => '2026-03-12T18:00:00Z'])->assertStatus(422)->assertJsonPath('fields.0.path', 'startedAt');
+            $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => $wrong, 'finishedAt' => '2026-03-12T18:00:00Z'])
+                ->assertStatus(422)
+                ->assertJsonPath('fields.0.path', 'startedAt');
         }
-        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T18:00:00Z', 'finishedAt' => [[]], 'parts' => 'x'])->assertStatus(422)->assertJsonPath('fields.0.path', 'finishedAt');
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T18:00:00Z', 'finishedAt' => [[]], 'parts' => 'x'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'finishedAt');
     }
 
     public function test_closing_twice_keeps_the_first_times(): void
     {
         $sessionId = $this->keptSession();
-        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'])->assertOk()->assertJsonPath('isRun', true);
-        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T20:00:00Z'])->assertOk();
-        $this->assertDatabaseHas('training_sessions', ['id' => $sessionId, 'run_started_at_utc' => '2026-03-12 17:01:00', 'run_finished_at_utc' => '2026-03-12 18:01:00']);
-        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'])->assertStatus(422);
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'])
+            ->assertOk()
+            ->assertJsonPath('isRun', true);
+        $this->putJson(
+            "/api/v1/sessions/{$sessionId}/run",
+            ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T20:00:00Z'],
+        )->assertOk();
+        $this->assertDatabaseHas(
+            'training_sessions',
+            ['id' => $sessionId, 'run_started_at_utc' => '2026-03-12 17:01:00', 'run_finished_at_utc' => '2026-03-12 18:01:00'],
+        );
+        $this->putJson(
+            "/api/v1/sessions/{$sessionId}/run",
+            ['startedAt' => '2026-03-12T19:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'],
+        )->assertStatus(422);
         $this->putJson("/api/v1/sessions/{$sessionId}/run", ['startedAt' => 'six'])->assertStatus(422);
     }
 
     public function test_what_they_said_is_kept_for_next_time(): void
     {
         $first = $this->keptSession();
-        $next = $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $this->plan([$this->drillBlock('sole-taps')], ['startsAt' => '2026-03-17T18:00']))->assertCreated()->assertJsonPath('lastRecap', null)->json('id');
+        $next = $this->actingAs($this->coach)
+            ->postJson(
+                "/api/v1/squads/{$this->squad->id}/sessions",
+                $this->plan([$this->drillBlock('sole-taps')], ['startsAt' => '2026-03-17T18:00']),
+            )
+            ->assertCreated()
+            ->assertJsonPath('lastRecap', null)
+            ->json('id');
         $recap = ['answers' => 'Look before the ball comes.', 'howHard' => 'too-easy'];
         $this->actingAs($this->assistant)->putJson("/api/v1/sessions/{$first}/recap", $recap)->assertOk()->assertExactJson($recap);
         $this->getJson("/api/v1/sessions/{$first}/run")->assertOk()->assertJsonPath('recap', $recap);
         // Said before the run is closed it is not yet the past.
         $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('lastRecap', null);
 
-        $this->putJson("/api/v1/sessions/{$first}/run", ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'])->assertOk();
+        $this->putJson(
+            "/api/v1/sessions/{$first}/run",
+            ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'],
+        )->assertOk();
         $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('recap', ['answers' => '', 'howHard' => null])
             ->assertJsonPath('lastRecap', $recap + ['sessionId' => $first, 'title' => 'Turning', 'on' => '2026-03-12']);
         $this->getJson("/api/v1/sessions/{$first}")->assertOk()->assertJsonPath('lastRecap', null);
-        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => null, 'howHard' => null])->assertOk()->assertExactJson(['answers' => '', 'howHard' => null]);
+        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => null, 'howHard' => null])
+            ->assertOk()
+            ->assertExactJson(['answers' => '', 'howHard' => null]);
         $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('lastRecap', null);
 
         $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => str_repeat('a', 500), 'howHard' => 'about-right'])->assertOk();
-        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => str_repeat('a', 501), 'howHard' => 'about-right'])->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'answers', 'message' => 'At most 500 letters: what they said, in a few words.']);
-        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => '', 'howHard' => 'hard'])->assertStatus(422)->assertJsonPath('fields.0.path', 'howHard');
+        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => str_repeat('a', 501), 'howHard' => 'about-right'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0', ['path' => 'answers', 'message' => 'At most 500 letters: what they said, in a few words.']);
+        $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => '', 'howHard' => 'hard'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'howHard');
         $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => 'x'])->assertStatus(422);
     }
 }

@@ -21,7 +21,9 @@ final class SettingsTest extends FeatureTestCase
 
     public function test_the_defaults_said_are_those_of_a_new_squad(): void
     {
-        $new = Squad::query()->withoutGlobalScope('club')->findOrFail($this->actingAs($this->lead)->postJson('/api/v1/club/squads', ['name' => 'New', 'ageGroup' => 'U12'])->json('id'));
+        $new = Squad::query()
+            ->withoutGlobalScope('club')
+            ->findOrFail($this->actingAs($this->lead)->postJson('/api/v1/club/squads', ['name' => 'New', 'ageGroup' => 'U12'])->json('id'));
         $values = SquadSettings::values($new);
         foreach (SquadSettings::all() as $setting) {
             if ($setting->kind === 'choice') {
@@ -34,17 +36,37 @@ final class SettingsTest extends FeatureTestCase
 
     public function test_a_choice_takes_hold(): void
     {
-        $this->keep(['lengthUnit' => 'm', 'footWording' => 'weaker', 'headingProfile' => 'us-soccer-2016', 'seasonStartsOn' => '2026-03-01', 'targetSchool' => 'last-plus-one', 'ground' => 'hard'])
+        $this->keep(
+            [
+                'lengthUnit' => 'm',
+                'footWording' => 'weaker',
+                'headingProfile' => 'us-soccer-2016',
+                'seasonStartsOn' => '2026-03-01',
+                'targetSchool' => 'last-plus-one',
+                'ground' => 'hard',
+            ],
+        )
             ->assertOk()
-            ->assertJsonPath('follows', ['Ball size 4 for U12, as is common; yours may differ.', 'Heading: At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; may have changed, your local rules come first).']);
+            ->assertJsonPath(
+                'follows',
+                [
+                    'Ball size 4 for U12, as is common; yours may differ.',
+                    'Heading: At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; '
+                        .'may have changed, your local rules come first).',
+                ],
+            );
         $this->getJson('/api/v1/me')->assertJsonPath('squads.0.lengthUnit', 'm')->assertJsonPath('squads.0.footWording', 'weaker');
         // 1 March 2026 is a Sunday: the 10th lies in the third week that begins on a Monday.
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('seasonWeek', 3);
 
         $sessionId = $this->keptSession();
         $line = $this->lineKey($sessionId, $this->players[0]->id);
-        $this->send([$this->mark($sessionId, $line, 1, ['value' => 14]), $this->mark($sessionId, $line, 2, ['value' => 11, 'tryNumber' => 2])]);
-        $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")->assertJsonPath('tries.0.marks.0.ground', 'hard')->assertJsonPath('standing.target.because', 'last time 14, and one');
+        $this->send(
+            [$this->mark($sessionId, $line, 1, ['value' => 14]), $this->mark($sessionId, $line, 2, ['value' => 11, 'tryNumber' => 2])],
+        );
+        $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")
+            ->assertJsonPath('tries.0.marks.0.ground', 'hard')
+            ->assertJsonPath('standing.target.because', 'last time 14, and one');
     }
 
     public function test_an_area_stays_as_long_as_it_was_when_only_the_unit_changes(): void
@@ -60,16 +82,26 @@ final class SettingsTest extends FeatureTestCase
     public function test_a_plan_that_needs_more_markers_than_there_are_says_so(): void
     {
         $this->keep(['markersOwned' => 3])->assertOk();
-        $warnings = $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('box-free-dribble')]))->assertOk()->json('blocks.0.warnings.*.sentence');
+        $warnings = $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('box-free-dribble')]))
+            ->assertOk()
+            ->json('blocks.0.warnings.*.sentence');
         self::assertStringStartsWith('This needs ', implode(' ', $warnings));
         self::assertStringContainsString('markers and the squad has 3.', implode(' ', $warnings));
         $this->keep(['markersOwned' => 999]);
-        self::assertSame([], $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan([$this->drillBlock('box-free-dribble')]))->json('blocks.0.warnings'));
+        self::assertSame(
+            [],
+            $this->postJson(
+                "/api/v1/squads/{$this->squad->id}/preview",
+                $this->plan([$this->drillBlock('box-free-dribble')]),
+            )->json('blocks.0.warnings'),
+        );
     }
 
     public function test_wrong_input_is_said_at_its_setting(): void
     {
-        $this->keep(['name' => '', 'ageGroup' => 'U40', 'seasonStartsOn' => '31 May', 'areaWidth' => 'wide', 'markersOwned' => -1])->assertStatus(422)
+        $this->keep(
+            ['name' => '', 'ageGroup' => 'U40', 'seasonStartsOn' => '31 May', 'areaWidth' => 'wide', 'markersOwned' => -1],
+        )->assertStatus(422)
             ->assertJsonPath('fields', [
                 ['path' => 'name', 'message' => 'Enter a name of at most 120 letters.'],
                 ['path' => 'ageGroup', 'message' => 'Choose one of the list.'],
@@ -86,8 +118,16 @@ final class SettingsTest extends FeatureTestCase
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'this');
         $this->travelTo('2026-03-08 12:00:00');
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'next');
-        $this->actingAs($this->lead)->putJson('/api/v1/club/settings', ['name' => 'Heron Quay', 'timeZone' => 'Europe/Copenhagen', 'weekStartsOn' => '7'], ['If-Match' => '"1"'])->assertOk();
-        $this->actingAs($this->coach->fresh() ?? $this->coach)->getJson("/api/v1/squads/{$this->squad->id}/today")->assertJsonPath('upcoming.0.week', 'this');
+        $this->actingAs($this->lead)
+            ->putJson(
+                '/api/v1/club/settings',
+                ['name' => 'Heron Quay', 'timeZone' => 'Europe/Copenhagen', 'weekStartsOn' => '7'],
+                ['If-Match' => '"1"'],
+            )
+            ->assertOk();
+        $this->actingAs($this->coach->fresh() ?? $this->coach)
+            ->getJson("/api/v1/squads/{$this->squad->id}/today")
+            ->assertJsonPath('upcoming.0.week', 'this');
     }
 
     /** @param  array<string, mixed>  $change */
@@ -96,6 +136,10 @@ final class SettingsTest extends FeatureTestCase
         $this->app->make('auth')->forgetGuards();
         $now = $this->actingAs($this->coach)->getJson("/api/v1/squads/{$this->squad->id}/settings")->json();
 
-        return $this->putJson("/api/v1/squads/{$this->squad->id}/settings", $change + array_column($now['settings'], 'value', 'key'), ['If-Match' => "\"{$now['version']}\""]);
+        return $this->putJson(
+            "/api/v1/squads/{$this->squad->id}/settings",
+            $change + array_column($now['settings'], 'value', 'key'),
+            ['If-Match' => "\"{$now['version']}\""],
+        );
     }
 }

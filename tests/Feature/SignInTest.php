@@ -24,7 +24,16 @@ final class SignInTest extends FeatureTestCase
                 'clubName' => 'Heron Quay',
                 'isLead' => false,
                 'today' => '2026-03-10',
-                'squads' => [['id' => $this->squad->id, 'name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'lengthUnit' => 'yd', 'footWording' => 'other', 'role' => 'coach']],
+                'squads' => [
+                    [
+                        'id' => $this->squad->id,
+                        'name' => 'Heron Quay U12',
+                        'ageGroup' => 'U12',
+                        'lengthUnit' => 'yd',
+                        'footWording' => 'other',
+                        'role' => 'coach',
+                    ],
+                ],
             ]);
         $this->assertAuthenticatedAs($this->coach);
     }
@@ -43,7 +52,13 @@ final class SignInTest extends FeatureTestCase
     {
         $this->postJson('/api/v1/sign-in', ['email' => 'not an address', 'password' => ''])
             ->assertStatus(422)
-            ->assertJsonPath('fields', [['path' => 'email', 'message' => 'This is not an e-mail address.'], ['path' => 'password', 'message' => 'Enter your password.']]);
+            ->assertJsonPath(
+                'fields',
+                [
+                    ['path' => 'email', 'message' => 'This is not an e-mail address.'],
+                    ['path' => 'password', 'message' => 'Enter your password.'],
+                ],
+            );
     }
 
     public function test_guessing_is_slowed_down(): void
@@ -69,7 +84,10 @@ final class SignInTest extends FeatureTestCase
     public function test_an_unknown_address_is_refused_in_the_same_words(): void
     {
         $this->postJson('/api/v1/sign-in', ['email' => 'nobody@quay.example', 'password' => 'nope'])
-            ->assertStatus(422)->assertJsonPath('fields.0', ['path' => 'password', 'message' => 'E-mail and password do not go together. Try again.']);
+            ->assertStatus(422)->assertJsonPath(
+                'fields.0',
+                ['path' => 'password', 'message' => 'E-mail and password do not go together. Try again.'],
+            );
     }
 
     public function test_a_sign_in_that_was_ended_elsewhere_is_over_at_the_next_request(): void
@@ -88,10 +106,22 @@ final class SignInTest extends FeatureTestCase
     public function test_a_new_password_ends_every_other_sign_in(): void
     {
         $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => self::PASSWORD])->assertOk();
-        SignIn::query()->create(['club_id' => $this->coach->club_id, 'user_id' => $this->coach->id, 'device' => 'A lost phone', 'signed_in_at_utc' => now(), 'seen_at_utc' => now()]);
+        SignIn::query()->create(
+            [
+                'club_id' => $this->coach->club_id,
+                'user_id' => $this->coach->id,
+                'device' => 'A lost phone',
+                'signed_in_at_utc' => now(),
+                'seen_at_utc' => now(),
+            ],
+        );
 
-        $this->putJson('/api/v1/me/password', ['currentPassword' => 'not it', 'password' => 'three plain words'])->assertStatus(422)->assertJsonPath('fields.0.message', 'This is not your password of today.');
-        $this->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => 'short'])->assertStatus(422)->assertJsonPath('fields.0.path', 'password');
+        $this->putJson('/api/v1/me/password', ['currentPassword' => 'not it', 'password' => 'three plain words'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.message', 'This is not your password of today.');
+        $this->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => 'short'])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'password');
         $this->putJson('/api/v1/me/password', ['currentPassword' => self::PASSWORD, 'password' => 'three plain words'])->assertOk();
 
         self::assertSame([true], collect($this->getJson('/api/v1/sign-ins')->json('signIns'))->pluck('isThis')->all());
@@ -118,7 +148,14 @@ final class SignInTest extends FeatureTestCase
             $logged[] = $message->message.json_encode($message->context);
         });
         $this->postJson('/api/v1/sign-in', ['email' => 'coach@quay.example', 'password' => 'a wrong password']);
-        report(new QueryException('mariadb', 'insert into players (name) values (?)', ['Amina'], new PDOException('Duplicate entry \'Amina\'')));
+        report(
+            new QueryException(
+                'mariadb',
+                'insert into players (name) values (?)',
+                ['Amina'],
+                new PDOException('Duplicate entry \'Amina\''),
+            ),
+        );
 
         self::assertCount(1, $logged);
         self::assertStringContainsString('insert into players', $logged[0]);
@@ -139,7 +176,10 @@ final class SignInTest extends FeatureTestCase
 
     public function test_a_stopped_database_is_said_plainly(): void
     {
-        $answer = Problem::from(new QueryException('mariadb', 'select 1', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused')), request());
+        $answer = Problem::from(
+            new QueryException('mariadb', 'select 1', [], new PDOException('SQLSTATE[HY000] [2002] Connection refused')),
+            request(),
+        );
 
         self::assertSame(503, $answer->getStatusCode());
         self::assertSame('records-away', $answer->getData(true)['code']);

@@ -131,16 +131,46 @@ final class WallsTest extends FeatureTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->strangeLead = User::query()->create(['club_id' => $this->otherSquad->club_id, 'name' => 'strange lead', 'email' => 'lead@weir.example', 'password' => self::PASSWORD, 'is_lead' => true])->refresh();
+        $this->strangeLead = User::query()
+            ->create(
+                [
+                    'club_id' => $this->otherSquad->club_id,
+                    'name' => 'strange lead',
+                    'email' => 'lead@weir.example',
+                    'password' => self::PASSWORD,
+                    'is_lead' => true,
+                ],
+            )
+            ->refresh();
         $this->sessionId = $this->keptSession();
         $this->lineKey = $this->lineKey($this->sessionId, $this->players[0]->id);
         $this->send([$this->mark($this->sessionId, $this->lineKey, 1)]);
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
         $fields = ['slug' => 'own', 'name' => 'A drill of ours'] + $this->versionOf('sole-taps')->content;
         $this->ownSlug = $this->app->make(KeepOwnDrill::class)->keep($this->squad, $fields, null, 'sole-taps')->slug;
-        $this->invitationId = Invitation::query()->create(['squad_id' => $this->squad->id, 'role' => Role::Coach, 'email' => 'new@quay.example', 'token_hash' => str_repeat('0', 64), 'expires_at_utc' => now()->addDay()])->id;
+        $this->invitationId = Invitation::query()
+            ->create(
+                [
+                    'squad_id' => $this->squad->id,
+                    'role' => Role::Coach,
+                    'email' => 'new@quay.example',
+                    'token_hash' => str_repeat('0', 64),
+                    'expires_at_utc' => now()->addDay(),
+                ],
+            )
+            ->id;
         foreach ($this->people() as $who => [$user]) {
-            $this->signIns[$who] = SignIn::query()->create(['club_id' => $user->club_id, 'user_id' => $user->id, 'device' => 'A test', 'signed_in_at_utc' => now(), 'seen_at_utc' => now()])->id;
+            $this->signIns[$who] = SignIn::query()
+                ->create(
+                    [
+                        'club_id' => $user->club_id,
+                        'user_id' => $user->id,
+                        'device' => 'A test',
+                        'signed_in_at_utc' => now(),
+                        'seen_at_utc' => now(),
+                    ],
+                )
+                ->id;
         }
         $this->app->make(ClubContext::class)->leave();
         $this->app->make('auth')->forgetGuards();
@@ -171,7 +201,14 @@ final class WallsTest extends FeatureTestCase
     /** @return array<string, array{string}> */
     public static function everybody(): array
     {
-        return ['lead' => ['lead'], 'coach' => ['coach'], 'assistant' => ['assistant'], 'neighbour' => ['neighbour'], 'stranger' => ['stranger'], 'strange lead' => ['strange lead']];
+        return [
+            'lead' => ['lead'],
+            'coach' => ['coach'],
+            'assistant' => ['assistant'],
+            'neighbour' => ['neighbour'],
+            'stranger' => ['stranger'],
+            'strange lead' => ['strange lead'],
+        ];
     }
 
     #[DataProvider('everybody')]
@@ -186,9 +223,13 @@ final class WallsTest extends FeatureTestCase
             $status = $answer->status();
             $expected = match (true) {
                 ! $rule instanceof Ability => [200, 201, 204],
-                $rule === Ability::Manage && $user->is_lead && $user->club_id !== $this->squad->club_id => str_contains($name, '{') ? [404] : [200, 201],
+                $rule === Ability::Manage && $user->is_lead && $user->club_id !== $this->squad->club_id => str_contains($name, '{')
+                    ? [404]
+                    : [200, 201],
                 // Of a person or invitation of another club not even the role is discussed.
-                $rule === Ability::Manage && ! $user->is_lead => $user->club_id !== $this->squad->club_id && str_contains($name, '{') ? [404, 403] : [403],
+                $rule === Ability::Manage && ! $user->is_lead => $user->club_id !== $this->squad->club_id && str_contains($name, '{')
+                    ? [404, 403]
+                    : [403],
                 $roleHere === null => [404],
                 $roleHere->may($rule) => [200, 201, 204],
                 default => [403],
@@ -211,7 +252,10 @@ final class WallsTest extends FeatureTestCase
     {
         $rows = ['| What | Club lead | Coach | Assistant |', '|---|---|---|---|'];
         foreach (Ability::cases() as $ability) {
-            $rows[] = '| '.$ability->covers().' | '.implode(' | ', array_map(fn (Role $role): string => $role->may($ability) ? 'yes' : 'no', Role::cases())).' |';
+            $rows[] = '| '.$ability->covers().' | '.implode(
+                ' | ',
+                array_map(fn (Role $role): string => $role->may($ability) ? 'yes' : 'no', Role::cases()),
+            ).' |';
         }
 
         self::assertStringContainsString(implode("\n", $rows), (string) file_get_contents(base_path('docs/roles.md')));
@@ -236,11 +280,23 @@ final class WallsTest extends FeatureTestCase
     public function test_a_rebuild_of_one_club_touches_no_other_and_leaves_no_club_behind(): void
     {
         DB::table('bests')->update(['value' => 1]);
-        DB::table('bests')->insert(['club_id' => $this->otherSquad->club_id, 'player_id' => $this->otherPlayer->id, 'line_key' => $this->lineKey, 'value' => 2, 'on_day' => '2026-03-01', 'days' => 1]);
+        DB::table('bests')->insert(
+            [
+                'club_id' => $this->otherSquad->club_id,
+                'player_id' => $this->otherPlayer->id,
+                'line_key' => $this->lineKey,
+                'value' => 2,
+                'on_day' => '2026-03-01',
+                'days' => 1,
+            ],
+        );
 
         Artisan::call('sparrow:rebuild', ['--club' => $this->squad->club_id]);
 
-        self::assertSame([2.0, 11.0], DB::table('bests')->orderBy('value')->pluck('value')->map(fn ($value): float => (float) $value)->all());
+        self::assertSame(
+            [2.0, 11.0],
+            DB::table('bests')->orderBy('value')->pluck('value')->map(fn ($value): float => (float) $value)->all(),
+        );
         $this->expectException(LogicException::class);
         $this->app->make(ClubContext::class)->clubId();
     }
@@ -263,8 +319,11 @@ final class WallsTest extends FeatureTestCase
     {
         [$method, $uri] = explode(' ', $name);
         $path = '/'.strtr($uri, [
-            '{squad}' => (string) $this->squad->id, '{player}' => (string) $this->players[0]->id, '{session}' => (string) $this->sessionId, '{signIn}' => (string) $this->signIns[$who],
-            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id, '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing', '{slug}' => $this->slugFor($name),
+            '{squad}' => (string) $this->squad->id, '{player}' => (string) $this->players[0]->id,
+            '{session}' => (string) $this->sessionId, '{signIn}' => (string) $this->signIns[$who],
+            '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id,
+            '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing',
+            '{slug}' => $this->slugFor($name),
         ]);
         DB::beginTransaction();
         if ($user !== null) {
@@ -293,7 +352,24 @@ final class WallsTest extends FeatureTestCase
     private function body(string $name): array
     {
         $player = ['name' => 'Noor', 'bib' => null, 'strongFoot' => 'R', 'birthYear' => null];
-        $settings = ['name' => 'Heron Quay U12', 'ageGroup' => 'U12', 'seasonStartsOn' => null, 'lengthUnit' => 'yd', 'ground' => 'grass', 'targetSchool' => 'own-record', 'footWording' => 'other', 'headingProfile' => 'the-fa-2020', 'areaWidth' => null, 'areaDepth' => null, 'heatCareCelsius' => null, 'heatStopCelsius' => null, 'markersOwned' => null, 'ballsOwned' => null, 'bibsOwned' => null, 'goalsOwned' => null];
+        $settings = [
+            'name' => 'Heron Quay U12',
+            'ageGroup' => 'U12',
+            'seasonStartsOn' => null,
+            'lengthUnit' => 'yd',
+            'ground' => 'grass',
+            'targetSchool' => 'own-record',
+            'footWording' => 'other',
+            'headingProfile' => 'the-fa-2020',
+            'areaWidth' => null,
+            'areaDepth' => null,
+            'heatCareCelsius' => null,
+            'heatStopCelsius' => null,
+            'markersOwned' => null,
+            'ballsOwned' => null,
+            'bibsOwned' => null,
+            'goalsOwned' => null,
+        ];
 
         return match ($name) {
             'PUT api/v1/me/password' => ['currentPassword' => self::PASSWORD, 'password' => 'another-long-one'],
@@ -306,11 +382,19 @@ final class WallsTest extends FeatureTestCase
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
             'PUT api/v1/sessions/{session}/run' => ['startedAt' => '2026-03-12T17:00:00Z'],
             'PUT api/v1/sessions/{session}/recap' => ['answers' => 'Small touches first.', 'howHard' => 'about-right'],
-            'POST api/v1/squads/{squad}/drills', 'PUT api/v1/squads/{squad}/drills/{slug}', 'POST api/v1/squads/{squad}/drill-trials' => ['fields' => ['name' => 'Another of ours'] + $this->versionOf('sole-taps')->content, 'from' => 'sole-taps'],
+            'POST api/v1/squads/{squad}/drills', 'PUT api/v1/squads/{squad}/drills/{slug}',
+            'POST api/v1/squads/{squad}/drill-trials' => [
+                'fields' => ['name' => 'Another of ours'] + $this->versionOf('sole-taps')->content,
+                'from' => 'sole-taps',
+            ],
             'DELETE api/v1/sessions/{session}' => ['marks' => 1],
             'PUT api/v1/squads/{squad}/drills/{slug}/sharing' => ['isShared' => true],
             'POST api/v1/squads/{squad}/drills/{slug}/score' => ['seconds' => 45.2, 'counts' => ['handling' => 1]],
-            'POST api/v1/squads/{squad}/drill-files' => ['format' => 'fleet-sparrow/drill', 'version' => 1, 'drills' => [['name' => 'From a file'] + $this->versionOf('sole-taps')->content]],
+            'POST api/v1/squads/{squad}/drill-files' => [
+                'format' => 'fleet-sparrow/drill',
+                'version' => 1,
+                'drills' => [['name' => 'From a file'] + $this->versionOf('sole-taps')->content],
+            ],
             'GET api/v1/squads/{squad}/reset' => ['from' => 'sole-taps', 'to' => 'zigzag-in-out'],
             'POST api/v1/marks' => ['marks' => [$this->mark($this->sessionId, $this->lineKey, 99, ['tryNumber' => 2])]],
             default => $this->plan([]),

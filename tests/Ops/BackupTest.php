@@ -26,7 +26,10 @@ final class BackupTest extends TestCase
     public function test_what_was_copied_comes_back_whole_and_the_marks_add_up_to_it(): void
     {
         $before = self::$checkout->inventory();
-        $sums = fn (): string => self::$checkout->ask('select sum(value), count(*) from bests union all select sum(best), count(*) from line_days union all select sum(touches), count(*) from session_loads');
+        $sums = fn (): string => self::$checkout->ask(
+            'select sum(value), count(*) from bests union all select sum(best), count(*) from line_days '
+            .'union all select sum(touches), count(*) from session_loads',
+        );
         $summed = $sums();
         [$code, $said] = self::$checkout->sparrow('backup');
         self::assertSame(0, $code, $said);
@@ -47,8 +50,10 @@ final class BackupTest extends TestCase
     public function test_a_copy_that_is_cut_short_or_fails_is_not_kept_and_the_last_good_one_stays(): void
     {
         $folder = self::$checkout->path.'/nightly';
-        $access = '--no-defaults --socket='.self::$checkout->path.'/var/run/db.sock -u '.(posix_geteuid() === 0 ? 'root' : posix_getpwuid(posix_geteuid())['name'] ?? '');
-        $job = fn (string $path = ''): string => "cd / && PATH={$path}\$PATH SPARROW_BACKUP_ACCESS='{$access}' ".self::$checkout->path."/ops/nightly-backup {$folder}";
+        $account = posix_geteuid() === 0 ? 'root' : posix_getpwuid(posix_geteuid())['name'] ?? '';
+        $access = '--no-defaults --socket='.self::$checkout->path."/var/run/db.sock -u {$account}";
+        $job = fn (string $path = ''): string => "cd / && PATH={$path}\$PATH SPARROW_BACKUP_ACCESS='{$access}' "
+            .self::$checkout->path."/ops/nightly-backup {$folder}";
         self::assertSame('', Checkout::must($job()));
         $good = Checkout::must("cat {$folder}/*.sql.gz | sha256sum");
         // Older than is kept: gone with the next good one, and not before.

@@ -10,7 +10,8 @@ use RuntimeException;
 final class Checkout
 {
     private const PARTS = [
-        '.env.nothing', 'app', 'artisan', 'bench', 'book', 'bootstrap', 'compat', 'composer.json', 'config', 'core', 'database', 'docs', 'ops', 'package-lock.json', 'package.json', 'public', 'resources',
+        '.env.nothing', 'app', 'artisan', 'bench', 'book', 'bootstrap', 'compat', 'composer.json', 'config', 'core', 'database', 'docs',
+        'ops', 'package-lock.json', 'package.json', 'public', 'resources',
         'routes', 'sparrow', 'tests/Ops', 'tsconfig.json', 'vite.config.ts',
     ];
 
@@ -29,7 +30,8 @@ final class Checkout
             }
         }
         self::must("rm -f {$path}/bootstrap/cache/*.php");
-        // PHP's loader takes classes from beside itself; what Node has is only looked for. The files are those of this tree: never change them.
+        // PHP's loader takes classes from beside itself; what Node has is only looked for. The files are those of this tree: never change
+        // them.
         self::must("cp -al {$from}/vendor {$path}/vendor && ln -s {$from}/node_modules {$path}/node_modules");
         // Installed and built there already.
         self::must("cp {$from}/var/stamps/{composer,npm,build} {$path}/var/stamps/");
@@ -81,15 +83,37 @@ final class Checkout
         $as = posix_geteuid() === 0 ? 'setpriv --reuid=fleet-sparrow --regid=fleet-sparrow --init-groups --' : '';
         $user = posix_geteuid() === 0 ? 'fleet-sparrow' : posix_getpwuid(posix_geteuid())['name'] ?? '';
 
-        return trim((string) shell_exec("{$as} mariadb --no-defaults --socket={$this->path}/var/run/db.sock -u {$user} -N -e ".escapeshellarg($sql).' sparrow 2>/dev/null'));
+        return trim(
+            (string) shell_exec(
+                "{$as} mariadb --no-defaults --socket={$this->path}/var/run/db.sock -u {$user} -N -e "
+                    .escapeshellarg($sql).' sparrow 2>/dev/null',
+            ),
+        );
     }
 
     /** What a start is to have left behind: how many of everything. */
     public function inventory(): string
     {
-        $tables = ['clubs', 'users', 'squads', 'players', 'drill_versions', 'training_sessions', 'session_blocks', 'marks', 'attendances', 'line_days', 'bests', 'session_loads', 'session_groups', 'migrations'];
+        $tables = [
+            'clubs',
+            'users',
+            'squads',
+            'players',
+            'drill_versions',
+            'training_sessions',
+            'session_blocks',
+            'marks',
+            'attendances',
+            'line_days',
+            'bests',
+            'session_loads',
+            'session_groups',
+            'migrations',
+        ];
 
-        return $this->ask(implode(' union all ', array_map(fn (string $table): string => "select '{$table}', count(*) from {$table}", $tables)));
+        return $this->ask(
+            implode(' union all ', array_map(fn (string $table): string => "select '{$table}', count(*) from {$table}", $tables)),
+        );
     }
 
     /** Every process that works in this checkout, by id and name. */
@@ -153,8 +177,15 @@ final class Checkout
     /** @param  array<string, string>  $environment */
     private function line(string $arguments, array $environment, string $before): string
     {
-        $set = $environment + ['SPARROW_PORT' => (string) $this->port, 'SPARROW_DB_PORT' => (string) $this->databasePort, 'PATH' => (string) getenv('PATH')];
-        $words = implode(' ', array_map(fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($set), array_values($set)));
+        $set = $environment + [
+            'SPARROW_PORT' => (string) $this->port,
+            'SPARROW_DB_PORT' => (string) $this->databasePort,
+            'PATH' => (string) getenv('PATH'),
+        ];
+        $words = implode(
+            ' ',
+            array_map(fn (string $name, string $value): string => "{$name}=".escapeshellarg($value), array_keys($set), array_values($set)),
+        );
 
         return "cd {$this->path} && exec env -i {$words} {$before} ./sparrow {$arguments}";
     }

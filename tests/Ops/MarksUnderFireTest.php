@@ -26,7 +26,10 @@ final class MarksUnderFireTest extends TestCase
         }, ['coach', 'lead']);
         $kills = 0;
         for ($wanted = 60; $kills < 3; $wanted += 110) {
-            self::assertTrue(Checkout::until(fn (): bool => (int) $checkout->ask('select count(*) from marks') - $before >= $wanted, 120), "The marks never came to {$wanted}.");
+            self::assertTrue(
+                Checkout::until(fn (): bool => (int) $checkout->ask('select count(*) from marks') - $before >= $wanted, 120),
+                "The marks never came to {$wanted}.",
+            );
             posix_kill((int) explode(' ', (string) file_get_contents("{$checkout->path}/var/run/db.pid"))[0], SIGKILL);
             $kills++;
             [$code, $said] = $checkout->sparrow('start');
@@ -35,9 +38,15 @@ final class MarksUnderFireTest extends TestCase
         foreach ($senders as $i => $process) {
             self::assertSame(0, proc_close($process), (string) file_get_contents("{$checkout->path}/".['coach', 'lead'][$i].'.said'));
         }
-        $projections = fn (): string => $checkout->ask('select * from bests order by player_id, line_key').$checkout->ask('select * from line_days order by player_id, line_key, on_day');
+        $projections = fn (): string => $checkout->ask('select * from bests order by player_id, line_key').$checkout->ask(
+            'select * from line_days order by player_id, line_key, on_day',
+        );
         $incremental = $projections();
-        Checkout::must("cd {$checkout->path} && ".(posix_geteuid() === 0 ? 'setpriv --reuid=fleet-sparrow --regid=fleet-sparrow --init-groups -- ' : '').'php artisan sparrow:rebuild');
+        Checkout::must(
+            "cd {$checkout->path} && "
+                .(posix_geteuid() === 0 ? 'setpriv --reuid=fleet-sparrow --regid=fleet-sparrow --init-groups -- ' : '')
+                .'php artisan sparrow:rebuild',
+        );
 
         self::assertSame(400, (int) $checkout->ask('select count(*) from marks') - $before);
         self::assertSame($incremental, $projections());

@@ -45,15 +45,34 @@ final class StartTest extends TestCase
             self::markTestSkipped('Only root can become another user.');
         }
         $stranger = 'setpriv --reuid=nobody --regid=nogroup --clear-groups --';
-        self::assertSame('', Checkout::must("{$stranger} find {$path}/var {$path}/bootstrap/cache {$path}/.env -type f -readable 2>/dev/null || true"));
-        foreach (["--socket={$path}/var/run/db.sock -u root", "--socket={$path}/var/run/db.sock -u fleet-sparrow", ...array_map(fn (string $user): string => '--host=127.0.0.1 --port='.self::$checkout->databasePort()." -u {$user}", ['root', 'fleet-sparrow', 'sparrow', 'nobody', "''"])] as $door) {
+        self::assertSame(
+            '',
+            Checkout::must("{$stranger} find {$path}/var {$path}/bootstrap/cache {$path}/.env -type f -readable 2>/dev/null || true"),
+        );
+        foreach ([
+            "--socket={$path}/var/run/db.sock -u root",
+            "--socket={$path}/var/run/db.sock -u fleet-sparrow",
+            ...array_map(
+                fn (string $user): string => '--host=127.0.0.1 --port='.self::$checkout->databasePort()." -u {$user}",
+                ['root', 'fleet-sparrow', 'sparrow', 'nobody', "''"],
+            ),
+        ] as $door) {
             $said = Checkout::must("{$stranger} mariadb --no-defaults {$door} -e 'select 1' 2>&1 && echo OPEN || true");
             self::assertStringContainsString('ERROR', $said, $door);
             self::assertStringNotContainsString('OPEN', $said, $door);
         }
         // Whoever breaks into a server is not root either.
-        self::assertSame('fleet-sparrow', Checkout::must("ps -o user= -p \$(pgrep -f {$path}/var | paste -sd,) | sort -u | tr -d ' ' | grep -v '^root\$'"));
-        self::assertSame('', Checkout::must("ps -u root -o pid=,comm= | awk '/nginx|mariadbd|php-fpm/ { print \$1 }' | while read pid; do readlink /proc/\$pid/cwd; done | grep {$path} || true"));
+        self::assertSame(
+            'fleet-sparrow',
+            Checkout::must("ps -o user= -p \$(pgrep -f {$path}/var | paste -sd,) | sort -u | tr -d ' ' | grep -v '^root\$'"),
+        );
+        self::assertSame(
+            '',
+            Checkout::must(
+                "ps -u root -o pid=,comm= | awk '/nginx|mariadbd|php-fpm/ { print \$1 }' "
+                    ."| while read pid; do readlink /proc/\$pid/cwd; done | grep {$path} || true",
+            ),
+        );
     }
 
     public function test_the_applications_account_can_neither_read_nor_write_files(): void
@@ -61,7 +80,11 @@ final class StartTest extends TestCase
         preg_match('/^DB_PASSWORD=(.+)$/m', (string) file_get_contents(self::$checkout->path.'/.env'), $password);
         $database = new PDO('mysql:host=127.0.0.1;port='.self::$checkout->databasePort().';dbname=sparrow', 'sparrow', $password[1] ?? '');
         self::assertNull($database->query("select load_file('/etc/passwd')")->fetchColumn());
-        foreach (["select 'x' into outfile '/tmp/sparrow-was-here'", 'create user intruder@localhost', "load data local infile '/etc/passwd' into table clubs"] as $sql) {
+        foreach ([
+            "select 'x' into outfile '/tmp/sparrow-was-here'",
+            'create user intruder@localhost',
+            "load data local infile '/etc/passwd' into table clubs",
+        ] as $sql) {
             try {
                 $database->query($sql);
                 self::fail("{$sql} was allowed.");
@@ -70,7 +93,12 @@ final class StartTest extends TestCase
             }
         }
         // Root has no way in but the socket, and no password that anybody could have.
-        self::assertSame("root\tlocalhost\tinvalid", self::$checkout->ask("select user, host, json_value(priv, '$.authentication_string') from mysql.global_priv where user in ('root', '')"));
+        self::assertSame(
+            "root\tlocalhost\tinvalid",
+            self::$checkout->ask(
+                "select user, host, json_value(priv, '$.authentication_string') from mysql.global_priv where user in ('root', '')",
+            ),
+        );
     }
 
     public function test_of_eight_who_save_one_version_at_once_one_wins(): void
@@ -91,7 +119,11 @@ final class StartTest extends TestCase
     public function test_a_start_that_was_killed_in_the_demo_is_finished_by_the_next(): void
     {
         $this->forget();
-        $this->killedWhen(fn (): bool => (int) self::$checkout->ask('select count(*) from drill_versions') > 100 && Checkout::must("pgrep -f 'sparrow:demo' || true") !== '' && usleep(700_000) === null);
+        $this->killedWhen(
+            fn (): bool => (int) self::$checkout->ask('select count(*) from drill_versions') > 100
+            && Checkout::must("pgrep -f 'sparrow:demo' || true") !== ''
+            && usleep(700_000) === null
+        );
         self::assertSame('0', self::$checkout->ask('select count(*) from clubs'), 'No half of a demo.');
         $this->startsWhole();
     }
@@ -129,7 +161,10 @@ final class StartTest extends TestCase
     public function test_a_killed_upgrade_goes_back_to_the_records_before_it_and_tries_again(): void
     {
         $migration = self::$checkout->path.'/database/migrations/2099_01_01_000001_two_steps.php';
-        $step = fn (string $pause): string => "<?php return new class extends Illuminate\\Database\\Migrations\\Migration { public function up(): void { DB::statement('create table step_one (id int)'); DB::statement('delete from marks'); {$pause} DB::statement('create table step_two (id int)'); DB::statement('drop table step_one, step_two'); } public function down(): void {} };";
+        $step = fn (string $pause): string => '<?php return new class extends Illuminate\\Database\\Migrations\\Migration { '
+            ."public function up(): void { DB::statement('create table step_one (id int)'); DB::statement('delete from marks'); {$pause} "
+            ."DB::statement('create table step_two (id int)'); DB::statement('drop table step_one, step_two'); } "
+            .'public function down(): void {} };';
         file_put_contents($migration, $step('sleep(60);'));
         chmod($migration, 0644);
         $this->killedWhen(fn (): bool => self::$checkout->ask('show tables like \'step_one\'') !== '');
@@ -146,7 +181,12 @@ final class StartTest extends TestCase
     public function test_a_number_in_a_file_proves_nothing_and_no_strange_process_is_ended(): void
     {
         $bystander = (int) trim(Checkout::must('setsid sleep 300 >/dev/null 2>&1 & echo $!'));
-        foreach (["{$bystander}", "{$bystander} 12345 ".trim((string) file_get_contents('/proc/sys/kernel/random/boot_id')), 'not a number', ''] as $content) {
+        foreach ([
+            "{$bystander}",
+            "{$bystander} 12345 ".trim((string) file_get_contents('/proc/sys/kernel/random/boot_id')),
+            'not a number',
+            '',
+        ] as $content) {
             foreach (['run/db.pid', 'web-main/nginx.pid', 'web-main/fpm.pid'] as $file) {
                 file_put_contents(self::$checkout->path."/var/{$file}", $content);
             }
@@ -190,9 +230,33 @@ final class StartTest extends TestCase
         }
         $other = Checkout::make(3);
         $tools = "{$other->path}/tools";
-        Checkout::must("mkdir -m 755 {$tools} && printf '#!/bin/sh\\nexit 1\\n' > {$tools}/dpkg-query && chmod 755 {$tools}/dpkg-query && chown -R nobody {$other->path}/var {$other->path}/bootstrap {$tools} && chown nobody {$other->path}");
+        Checkout::must(
+            "mkdir -m 755 {$tools} && printf '#!/bin/sh\\nexit 1\\n' > {$tools}/dpkg-query && chmod 755 {$tools}/dpkg-query "
+                ."&& chown -R nobody {$other->path}/var {$other->path}/bootstrap {$tools} && chown nobody {$other->path}",
+        );
         // sudo, where there is one, is not on this path.
-        foreach (['bash', 'env', 'apt-get', 'id', 'df', 'awk', 'mkdir', 'find', 'cat', 'flock', 'dirname', 'sha256sum', 'cut', 'chmod', 'dpkg', 'mv', 'grep', 'setpriv', 'sed', 'readlink'] as $tool) {
+        foreach ([
+            'bash',
+            'env',
+            'apt-get',
+            'id',
+            'df',
+            'awk',
+            'mkdir',
+            'find',
+            'cat',
+            'flock',
+            'dirname',
+            'sha256sum',
+            'cut',
+            'chmod',
+            'dpkg',
+            'mv',
+            'grep',
+            'setpriv',
+            'sed',
+            'readlink',
+        ] as $tool) {
             Checkout::must("ln -s \$(command -v {$tool}) {$tools}/{$tool} 2>/dev/null || true");
         }
         [$code, $said] = $other->sparrow('start', ['PATH' => $tools], 'setpriv --reuid=nobody --regid=nogroup --clear-groups --');
@@ -209,7 +273,10 @@ final class StartTest extends TestCase
         $secret = 'aVerySecretLinkOfSomebody';
         self::$checkout->sparrow('status');
         foreach (["/invitation/{$secret}", "/api/v1/invitations/{$secret}", "/api/v1/password-resets/1?signature={$secret}"] as $target) {
-            foreach (["curl -s -o /dev/null {$address}{$target}", "curl -s -o /dev/null -X POST --data-binary @{$this->big()} {$address}{$target}"] as $call) {
+            foreach ([
+                "curl -s -o /dev/null {$address}{$target}",
+                "curl -s -o /dev/null -X POST --data-binary @{$this->big()} {$address}{$target}",
+            ] as $call) {
                 Checkout::must("{$call} || true");
             }
         }
@@ -218,7 +285,11 @@ final class StartTest extends TestCase
         usleep(500_000);
         Checkout::must("curl -s -o /dev/null {$address}/api/v1/invitations/{$secret} || true");
         Checkout::must("curl -s -o /dev/null {$address}/api/v1/me || true");
-        self::assertNotSame('', Checkout::must('grep -l "api/v1/me" '.self::$checkout->path.'/var/logs/nginx-main.log'), 'Other faults are logged.');
+        self::assertNotSame(
+            '',
+            Checkout::must('grep -l "api/v1/me" '.self::$checkout->path.'/var/logs/nginx-main.log'),
+            'Other faults are logged.',
+        );
         self::assertSame('', Checkout::must("grep -rl {$secret} ".self::$checkout->path.'/var --include=*.log || true'));
         self::$checkout->sparrow('stop');
         $this->startsWhole();
@@ -246,7 +317,11 @@ final class StartTest extends TestCase
         [$code, $said] = self::$checkout->sparrow('start');
         self::assertSame(0, $code, "{$when}: {$said}");
         self::assertSame(self::$whole, self::$checkout->inventory(), $when);
-        self::assertStringContainsString('200', Checkout::must('curl -s -o /dev/null -w "%{http_code}" '.self::$checkout->address().'/up'), $when);
+        self::assertStringContainsString(
+            '200',
+            Checkout::must('curl -s -o /dev/null -w "%{http_code}" '.self::$checkout->address().'/up'),
+            $when,
+        );
     }
 
     /** A body longer than anybody may send. */

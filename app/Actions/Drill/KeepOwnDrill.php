@@ -28,7 +28,9 @@ final class KeepOwnDrill
         $name = is_string($fields['name'] ?? null) ? $fields['name'] : '';
         foreach (DrillVersion::currentFor($squad)->get(['name', 'own_drill_id']) as $other) {
             if (mb_strtolower($other->name) === mb_strtolower($name) && $other->own_drill_id !== ($own->id ?? 0)) {
-                throw ValidationException::withMessages(['fields.name' => ["\"{$other->name}\" is in the book already. Give this one a name of its own."]]);
+                throw ValidationException::withMessages(
+                    ['fields.name' => ["\"{$other->name}\" is in the book already. Give this one a name of its own."]],
+                );
             }
         }
 
@@ -37,13 +39,27 @@ final class KeepOwnDrill
                 $own = OwnDrill::query()->whereKey($own->id)->lockForUpdate()->firstOrFail();
                 StaleVersion::refuse('drill', $changed ?? $own->version, $own->version);
             }
-            $own ??= OwnDrill::query()->create(['squad_id' => $squad->id, 'slug' => OwnDrill::PREFIX.Str::limit(Str::slug($name), 50, '').'-'.Str::lower(Str::random(6)), 'copied_from' => $copiedFrom, 'version' => 0]);
+            $own ??= OwnDrill::query()->create(
+                [
+                    'squad_id' => $squad->id,
+                    'slug' => OwnDrill::PREFIX.Str::limit(Str::slug($name), 50, '').'-'.Str::lower(Str::random(6)),
+                    'copied_from' => $copiedFrom,
+                    'version' => 0,
+                ],
+            );
             $fields['slug'] = $own->slug;
             $content = json_encode($fields, JSON_THROW_ON_ERROR);
             DrillVersion::query()->where('own_drill_id', $own->id)->update(['is_current' => false]);
             $version = DrillVersion::query()->updateOrCreate(
                 ['slug' => $own->slug, 'content_hash' => hash('sha256', $content)],
-                ['club_id' => $own->club_id, 'own_drill_id' => $own->id, 'family' => $fields['family'], 'name' => $name, 'content' => $fields, 'is_current' => true],
+                [
+                    'club_id' => $own->club_id,
+                    'own_drill_id' => $own->id,
+                    'family' => $fields['family'],
+                    'name' => $name,
+                    'content' => $fields,
+                    'is_current' => true,
+                ],
             );
             $own->update(['version' => $own->version + 1]);
 

@@ -26,7 +26,11 @@ final class AcceptInvitation
     public function find(string $token): Invitation
     {
         // Whose club it is, only the link can say.
-        $invitation = Invitation::query()->withoutGlobalScope('club')->tap(Invitation::open(...))->where('token_hash', hash('sha256', $token))->firstOrFail();
+        $invitation = Invitation::query()
+            ->withoutGlobalScope('club')
+            ->tap(Invitation::open(...))
+            ->where('token_hash', hash('sha256', $token))
+            ->firstOrFail();
         $this->context->actFor($invitation->club_id);
 
         return $invitation;
@@ -39,14 +43,26 @@ final class AcceptInvitation
             $invitation = $this->find($token);
             Invitation::query()->whereKey($invitation->id)->lockForUpdate()->tap(Invitation::open(...))->firstOrFail();
             $user = User::query()->where('email', $invitation->email)->first();
-            if ($user !== null && ($user->club_id !== $invitation->club_id || ! PasswordText::canBeHashed($password) || ! Hash::check($password, $user->password))) {
-                throw ValidationException::withMessages(['password' => 'This address has an account already. Enter its password to take the place.']);
+            if (
+                $user !== null
+                && ($user->club_id !== $invitation->club_id || ! PasswordText::canBeHashed($password) || ! Hash::check(
+                    $password,
+                    $user->password,
+                ))
+            ) {
+                throw ValidationException::withMessages(
+                    ['password' => 'This address has an account already. Enter its password to take the place.'],
+                );
             }
-            $user ??= User::query()->create(['club_id' => $invitation->club_id, 'name' => $name, 'email' => $invitation->email, 'password' => $password]);
+            $user ??= User::query()->create(
+                ['club_id' => $invitation->club_id, 'name' => $name, 'email' => $invitation->email, 'password' => $password],
+            );
             if ($invitation->role === Role::Lead) {
                 $user->update(['is_lead' => true]);
             } else {
-                $user->squads()->syncWithoutDetaching([(int) $invitation->squad_id => ['role' => $invitation->role->value, 'club_id' => $user->club_id]]);
+                $user->squads()->syncWithoutDetaching(
+                    [(int) $invitation->squad_id => ['role' => $invitation->role->value, 'club_id' => $user->club_id]],
+                );
             }
             $invitation->update(['accepted_at_utc' => now('UTC')]);
             $this->trail->noteOf($user, 'staff.joined', $user->name, $invitation->squad_id, ['role' => ['', $invitation->role->value]]);

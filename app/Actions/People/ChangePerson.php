@@ -50,14 +50,23 @@ final class ChangePerson
     /** What somebody is, in one line. */
     private static function words(User $person): string
     {
-        $roles = $person->squads()->orderBy('squads.id')->get()->map(fn (Squad $squad): string => "{$squad->getRelation('pivot')->getAttribute('role')} of {$squad->name}")->all();
+        $roles = $person->squads()
+            ->orderBy('squads.id')
+            ->get()
+            ->map(fn (Squad $squad): string => "{$squad->getRelation('pivot')->getAttribute('role')} of {$squad->name}")
+            ->all();
 
         return implode(', ', [...($person->is_lead ? ['club lead'] : []), ...$roles]);
     }
 
     private function keepALead(User $person, bool $isLead): void
     {
-        $others = User::query()->where('club_id', $person->club_id)->where('is_lead', true)->whereKeyNot($person->id)->lockForUpdate()->exists();
+        $others = User::query()
+            ->where('club_id', $person->club_id)
+            ->where('is_lead', true)
+            ->whereKeyNot($person->id)
+            ->lockForUpdate()
+            ->exists();
         if (! $isLead && $person->is_lead && ! $others) {
             throw ValidationException::withMessages(['isLead' => 'The club needs a lead. Make somebody else lead first.']);
         }

@@ -20,8 +20,11 @@ final class SetPassword
 
     public const WRONG = 'This is not your password of today.';
 
-    public function __construct(private readonly SignInDesk $desk, private readonly AuditTrail $trail, private readonly ClubContext $context)
-    {
+    public function __construct(
+        private readonly SignInDesk $desk,
+        private readonly AuditTrail $trail,
+        private readonly ClubContext $context,
+    ) {
     }
 
     /**

@@ -35,8 +35,13 @@ final class CloseRun
     }
 
     /** @param  list<PartTime>  $parts */
-    public function run(TrainingSession $session, CarbonImmutable $startedAt, ?CarbonImmutable $finishedAt, array $parts, ?User $by): TrainingSession
-    {
+    public function run(
+        TrainingSession $session,
+        CarbonImmutable $startedAt,
+        ?CarbonImmutable $finishedAt,
+        array $parts,
+        ?User $by,
+    ): TrainingSession {
         return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by): TrainingSession {
             $this->history->hold([$session->squad_id]);
             $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
@@ -122,7 +127,9 @@ final class CloseRun
                 'player_id' => (int) $player,
                 'method' => self::METHOD,
                 'touches' => round($tally->contacts(), 1),
-                'footed_touches' => $weaker === null ? 0.0 : round($tally->contactsOf(FootMark::Left) + $tally->contactsOf(FootMark::Right), 1),
+                'footed_touches' => $weaker === null
+                    ? 0.0
+                    : round($tally->contactsOf(FootMark::Left) + $tally->contactsOf(FootMark::Right), 1),
                 'weaker_touches' => $weaker === null ? 0.0 : round($tally->contactsOf($weaker), 1),
                 'strikes' => round($tally->contactsFor(Purpose::Shot), 1),
                 'headers' => round($tally->contactsWith(Surface::Head), 1),

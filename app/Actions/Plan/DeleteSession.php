@@ -50,17 +50,35 @@ final class DeleteSession
         DB::transaction(function () use ($session, $version, $marks, $by): void {
             $this->history->hold([$session->squad_id]);
             // As a batch of marks does: what is worked out from the marks rests on all of them.
-            $players = DB::table('marks')->where('training_session_id', $session->id)->distinct()->pluck('player_id')->map(intval(...))->all();
+            $players = DB::table('marks')
+                ->where('training_session_id', $session->id)
+                ->distinct()
+                ->pluck('player_id')
+                ->map(intval(...))
+                ->all();
             Player::query()->whereKey($players)->orderBy('id')->lockForUpdate()->get(['id']);
             $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
             StaleVersion::refuse('session', $version, $session->version);
             $there = DB::table('marks')->where('training_session_id', $session->id)->count();
             if ($there !== $marks) {
-                throw ValidationException::withMessages(['marks' => "There are {$there} numbers by now. Look again before you delete them."]);
+                throw ValidationException::withMessages(
+                    ['marks' => "There are {$there} numbers by now. Look again before you delete them."],
+                );
             }
-            $lines = array_values(array_map(strval(...), DB::table('marks')->where('training_session_id', $session->id)->distinct()->pluck('line_key')->all()));
+            $lines = array_values(
+                array_map(
+                    strval(...),
+                    DB::table('marks')->where('training_session_id', $session->id)->distinct()->pluck('line_key')->all(),
+                ),
+            );
             $day = $session->club->day()->on($session->starts_at_utc)->iso();
-            $this->trail->noteOf($by, 'session.deleted', "{$session->title}, {$day}", $session->squad_id, $marks === 0 ? [] : ['numbers' => [$marks, 0]]);
+            $this->trail->noteOf(
+                $by,
+                'session.deleted',
+                "{$session->title}, {$day}",
+                $session->squad_id,
+                $marks === 0 ? [] : ['numbers' => [$marks, 0]],
+            );
             $session->delete();
             $this->projection->of(array_values($players), $lines);
             $this->history->changed($session->squad_id);

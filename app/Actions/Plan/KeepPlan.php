@@ -24,8 +24,11 @@ use Illuminate\Validation\ValidationException;
 /** Keeps a running order as the session's next version, with who is coming, and opens its record lines. */
 final class KeepPlan
 {
-    public function __construct(private readonly OpenRecordLines $openRecordLines, private readonly SquadHistory $history, private readonly AuditTrail $trail)
-    {
+    public function __construct(
+        private readonly OpenRecordLines $openRecordLines,
+        private readonly SquadHistory $history,
+        private readonly AuditTrail $trail,
+    ) {
     }
 
     /**
@@ -36,8 +39,14 @@ final class KeepPlan
      * @throws ValidationException If something barred comes without a reason.
      * @throws StaleVersion If the plan was changed meanwhile.
      */
-    public function keep(TrainingSession $session, array $header, PlanDraft $draft, ?User $by, array $barred = [], ?int $version = null): TrainingSession
-    {
+    public function keep(
+        TrainingSession $session,
+        array $header,
+        PlanDraft $draft,
+        ?User $by,
+        array $barred = [],
+        ?int $version = null,
+    ): TrainingSession {
         self::reasons($draft, $barred);
         $squad = Squad::query()->findOrFail($session->squad_id);
         $versions = DrillVersion::openTo($squad)->whereKey($draft->drillVersionIds())->get()->keyBy('id');
@@ -50,7 +59,14 @@ final class KeepPlan
                 $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
                 StaleVersion::refuse('plan', $version ?? $session->version, $session->version);
             }
-            $session->fill($header + ['helpers' => $draft->helpers, 'is_hot' => $draft->heat['isHot'], 'temperature_celsius' => $draft->heat['temperatureCelsius'], 'humidity_percent' => $draft->heat['humidityPercent']]);
+            $session->fill(
+                $header + [
+                    'helpers' => $draft->helpers,
+                    'is_hot' => $draft->heat['isHot'],
+                    'temperature_celsius' => $draft->heat['temperatureCelsius'],
+                    'humidity_percent' => $draft->heat['humidityPercent'],
+                ],
+            );
             $session->version = $session->exists ? $session->version + 1 : 1;
             $session->save();
             $session->blocks()->delete();
@@ -119,13 +135,18 @@ final class KeepPlan
      */
     private static function reasons(PlanDraft $draft, array $barred): array
     {
-        $positions = array_flip(array_map(fn (array $block): string => is_string($block['id'] ?? null) ? $block['id'] : '', $draft->blocks));
+        $positions = array_flip(
+            array_map(fn (array $block): string => is_string($block['id'] ?? null) ? $block['id'] : '', $draft->blocks),
+        );
         $reasons = [];
         $faults = [];
         foreach ($barred as ['blockId' => $blockId, 'warning' => $warning]) {
-            $given = array_values(array_filter($draft->overrides, fn (array $one): bool => $one['blockId'] === $blockId && $one['code'] === $warning->code));
+            $given = array_values(
+                array_filter($draft->overrides, fn (array $one): bool => $one['blockId'] === $blockId && $one['code'] === $warning->code),
+            );
             if ($given === []) {
-                $faults[$blockId === null ? 'overrides' : 'blocks.'.($positions[$blockId] ?? 0).'.override'][] = $warning->sentence.' Take it out, or say why it stands.';
+                $path = $blockId === null ? 'overrides' : 'blocks.'.($positions[$blockId] ?? 0).'.override';
+                $faults[$path][] = $warning->sentence.' Take it out, or say why it stands.';
 
                 continue;
             }
@@ -147,9 +168,21 @@ final class KeepPlan
         $changes = [];
         foreach (Player::query()->where('squad_id', $session->squad_id)->pluck('id')->map(intval(...)) as $playerId) {
             $coming = in_array($playerId, $comingPlayerIds, true);
-            $rows[] = ['club_id' => $session->club_id, 'training_session_id' => $session->id, 'player_id' => $playerId, 'coming' => $coming, 'created_at' => now(), 'updated_at' => now()];
+            $rows[] = [
+                'club_id' => $session->club_id,
+                'training_session_id' => $session->id,
+                'player_id' => $playerId,
+                'coming' => $coming,
+                'created_at' => now(),
+                'updated_at' => now(),
+            ];
             if (isset($before[$playerId]) && $before[$playerId] !== $coming) {
-                $changes[] = ['action' => 'attendance.changed', 'squadId' => $session->squad_id, 'playerId' => $playerId, 'changes' => ['coming' => [$before[$playerId], $coming]]];
+                $changes[] = [
+                    'action' => 'attendance.changed',
+                    'squadId' => $session->squad_id,
+                    'playerId' => $playerId,
+                    'changes' => ['coming' => [$before[$playerId], $coming]],
+                ];
             }
         }
         $session->attendances()->toBase()->upsert($rows, ['training_session_id', 'player_id'], ['coming', 'updated_at']);

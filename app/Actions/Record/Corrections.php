@@ -31,7 +31,10 @@ final class Corrections
         }
         for ($step = 0; $asked !== [] && $step < self::LONGEST_CHAIN; $step++) {
             $next = [];
-            foreach (DB::table('mark_supersessions')->whereIn('mark_uuid', array_values(array_unique($asked)))->get(['mark_uuid', 'superseded_uuid']) as $row) {
+            foreach (DB::table('mark_supersessions')->whereIn(
+                'mark_uuid',
+                array_values(array_unique($asked)),
+            )->get(['mark_uuid', 'superseded_uuid']) as $row) {
                 $known[(string) $row->mark_uuid][] = (string) $row->superseded_uuid;
                 $next[] = (string) $row->superseded_uuid;
             }

@@ -35,7 +35,10 @@ final class MarkFields
     public static function superseded(array $item): ?string
     {
         $uuids = $item['supersedesUuids'] ?? [];
-        $isList = is_array($uuids) && array_is_list($uuids) && count($uuids) <= self::MOST_SUPERSEDED && array_filter($uuids, fn (mixed $uuid): bool => ! self::isUuid($uuid) || $uuid === $item['uuid']) === [];
+        $isList = is_array($uuids)
+            && array_is_list($uuids)
+            && count($uuids) <= self::MOST_SUPERSEDED
+            && array_filter($uuids, fn (mixed $uuid): bool => ! self::isUuid($uuid) || $uuid === $item['uuid']) === [];
         if (! $isList) {
             throw new MarkRefused('supersedes', 'A correction names other marks by their UUID, at most '.self::MOST_SUPERSEDED.'.');
         }
@@ -64,7 +67,9 @@ final class MarkFields
     {
         $reason = $item['reason'] ?? '';
 
-        return is_string($reason) && mb_strlen($reason) <= 200 ? trim($reason) : throw new MarkRefused('reason', 'A reason is at most 200 letters of text.');
+        return is_string($reason) && mb_strlen($reason) <= 200
+            ? trim($reason)
+            : throw new MarkRefused('reason', 'A reason is at most 200 letters of text.');
     }
 
     public static function isUuid(mixed $text): bool

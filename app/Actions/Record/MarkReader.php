@@ -50,7 +50,11 @@ final class MarkReader
             $grounds[$squad->id] = $squad->ground->value;
         }
 
-        $sessions = TrainingSession::query()->whereKey(self::numbers($items, 'sessionId'))->whereIn('squad_id', array_keys($roles))->get()->keyBy('id');
+        $sessions = TrainingSession::query()
+            ->whereKey(self::numbers($items, 'sessionId'))
+            ->whereIn('squad_id', array_keys($roles))
+            ->get()
+            ->keyBy('id');
         $history->hold(array_values(array_unique($sessions->map(fn (TrainingSession $session): int => $session->squad_id)->all())));
 
         return new self(
@@ -73,10 +77,23 @@ final class MarkReader
      */
     private static function locked(array $items, array $squadIds): Collection
     {
-        $superseded = array_merge([], ...array_map(fn (array $item): array => array_values(array_filter((array) ($item['supersedesUuids'] ?? []), MarkFields::isUuid(...))), $items));
+        $superseded = array_merge(
+            [],
+            ...array_map(
+                fn (array $item): array => array_values(array_filter((array) ($item['supersedesUuids'] ?? []), MarkFields::isUuid(...))),
+                $items,
+            ),
+        );
         $others = $superseded === [] ? [] : Mark::query()->whereKey($superseded)->toBase()->pluck('player_id')->all();
 
-        return Player::query()->whereKey([...self::numbers($items, 'playerId'), ...$others])->whereIn('squad_id', $squadIds)->orderBy('id')->lockForUpdate()->get()->toBase()->keyBy('id');
+        return Player::query()
+            ->whereKey([...self::numbers($items, 'playerId'), ...$others])
+            ->whereIn('squad_id', $squadIds)
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get()
+            ->toBase()
+            ->keyBy('id');
     }
 
     /**
@@ -96,7 +113,14 @@ final class MarkReader
      */
     private static function words(array $items, string $name): array
     {
-        return array_values(array_unique(array_filter(array_column($items, $name), fn (mixed $value): bool => is_string($value) && preg_match('/\A[0-9a-f]{1,64}\z/', $value) === 1)));
+        return array_values(
+            array_unique(
+                array_filter(
+                    array_column($items, $name),
+                    fn (mixed $value): bool => is_string($value) && preg_match('/\A[0-9a-f]{1,64}\z/', $value) === 1,
+                ),
+            ),
+        );
     }
 
     /** @return list<int> squads the batch speaks of */

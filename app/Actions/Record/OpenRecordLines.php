@@ -40,7 +40,12 @@ final class OpenRecordLines
                 'side' => $side,
                 'task' => $key->task,
             ]);
-            $names[] = ['club_id' => $this->context->clubId(), 'line_key' => $key->value, 'drill_slug' => $drill->slug, 'drill_name' => $drill->name];
+            $names[] = [
+                'club_id' => $this->context->clubId(),
+                'line_key' => $key->value,
+                'drill_slug' => $drill->slug,
+                'drill_name' => $drill->name,
+            ];
         }
         if ($isOwn) {
             DB::table('club_line_names')->upsert($names, ['club_id', 'line_key'], ['drill_slug', 'drill_name']);

@@ -53,7 +53,9 @@ final class ProjectMarks
     public function rebuild(int $clubId): array
     {
         return DB::transaction(function () use ($clubId): array {
-            $players = array_values(DB::table('players')->where('club_id', $clubId)->orderBy('id')->lockForUpdate()->pluck('id')->map(intval(...))->all());
+            $players = array_values(
+                DB::table('players')->where('club_id', $clubId)->orderBy('id')->lockForUpdate()->pluck('id')->map(intval(...))->all(),
+            );
             $counts = ['players' => count($players), 'lineDays' => 0, 'bests' => 0];
             foreach (array_chunk($players, self::PLAYERS_AT_ONCE) as $some) {
                 [$days, $bests] = $this->project($some, null);
@@ -72,14 +74,20 @@ final class ProjectMarks
      */
     private function project(array $playerIds, ?array $lineKeys): array
     {
-        $narrow = fn (Builder $query): Builder => $query->whereIn('player_id', $playerIds)->when($lineKeys !== null, fn (Builder $query) => $query->whereIn('line_key', $lineKeys ?? []));
+        $narrow = fn (Builder $query): Builder => $query->whereIn('player_id', $playerIds)->when(
+            $lineKeys !== null,
+            fn (Builder $query) => $query->whereIn('line_key', $lineKeys ?? []),
+        );
         $marks = Mark::query()->tap(Mark::standing(...))->toBase()->tap($narrow)
-            ->get(['club_id', 'player_id', 'line_key', 'training_session_id', 'try_number', 'value', 'is_void', 'is_disputed', 'marked_on']);
+            ->get(
+                ['club_id', 'player_id', 'line_key', 'training_session_id', 'try_number', 'value', 'is_void', 'is_disputed', 'marked_on'],
+            );
         $kinds = RecordLine::query()->whereKey($marks->pluck('line_key')->unique()->values()->all())->get()->keyBy('line_key');
         $byLine = [];
         foreach ($marks as $mark) {
             $byLine["{$mark->club_id} {$mark->player_id} {$mark->line_key}"][] = new CoreMark(
-                CalendarDate::fromIso((string) $mark->marked_on), (float) $mark->value, (bool) $mark->is_void, (bool) $mark->is_disputed, "{$mark->training_session_id}/{$mark->try_number}",
+                CalendarDate::fromIso((string) $mark->marked_on), (float) $mark->value, (bool) $mark->is_void,
+                (bool) $mark->is_disputed, "{$mark->training_session_id}/{$mark->try_number}",
             );
         }
         $days = [];
@@ -115,7 +123,13 @@ final class ProjectMarks
             $rows[$day] = $where + ['on_day' => $day, 'best' => null, 'median' => null, 'tries' => 0, 'open_tries' => $open];
         }
         foreach ($reading->days as $day) {
-            $rows[$day->on->iso()] = $where + ['on_day' => $day->on->iso(), 'best' => $day->best, 'median' => $day->median, 'tries' => $day->tries, 'open_tries' => $day->openTries];
+            $rows[$day->on->iso()] = $where + [
+                'on_day' => $day->on->iso(),
+                'best' => $day->best,
+                'median' => $day->median,
+                'tries' => $day->tries,
+                'open_tries' => $day->openTries,
+            ];
         }
         ksort($rows);
 

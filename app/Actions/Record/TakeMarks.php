@@ -89,7 +89,10 @@ final class TakeMarks
             $stored = $this->contents(array_column($rows, 'uuid'), ofNow: true);
             foreach ($rows as $index => $row) {
                 if ($stored[$row['uuid']] !== self::content($row)) {
-                    $results[$index] = ['index' => $index, 'uuid' => (string) $row['uuid']] + self::status($stored[$row['uuid']], self::content($row));
+                    $results[$index] = [
+                        'index' => $index,
+                        'uuid' => (string) $row['uuid'],
+                    ] + self::status($stored[$row['uuid']], self::content($row));
                     unset($rows[$index]);
                 }
             }
@@ -97,7 +100,14 @@ final class TakeMarks
         $supersessions = [];
         foreach ($rows as $row) {
             foreach (Mark::uuids($row['supersedes']) as $uuid) {
-                $supersessions[] = ['superseded_uuid' => $uuid, 'mark_uuid' => $row['uuid'], 'club_id' => $row['club_id'], 'training_session_id' => $row['training_session_id'], 'entered_by' => $row['entered_by'], 'by_coach' => $row['source'] === 'coach'];
+                $supersessions[] = [
+                    'superseded_uuid' => $uuid,
+                    'mark_uuid' => $row['uuid'],
+                    'club_id' => $row['club_id'],
+                    'training_session_id' => $row['training_session_id'],
+                    'entered_by' => $row['entered_by'],
+                    'by_coach' => $row['source'] === 'coach',
+                ];
             }
         }
         DB::table('mark_supersessions')->insertOrIgnore($supersessions);
@@ -120,7 +130,12 @@ final class TakeMarks
     private function contents(array $uuids, bool $ofNow = false): array
     {
         // Over every club: a UUID belongs to one mark, wherever it is.
-        return Mark::query()->withoutGlobalScope('club')->whereKey($uuids)->toBase()->when($ofNow, fn (Builder $query) => $query->sharedLock())->get()
+        return Mark::query()
+            ->withoutGlobalScope('club')
+            ->whereKey($uuids)
+            ->toBase()
+            ->when($ofNow, fn (Builder $query) => $query->sharedLock())
+            ->get()
             ->mapWithKeys(fn (object $mark): array => [$mark->uuid => self::content((array) $mark)])->all();
     }
 
@@ -132,7 +147,8 @@ final class TakeMarks
     private static function content(array $row): string
     {
         return implode('|', [
-            $row['player_id'], $row['training_session_id'], $row['line_key'], $row['try_number'], number_format((float) $row['value'], 1, '.', ''),
+            $row['player_id'], $row['training_session_id'], $row['line_key'], $row['try_number'],
+            number_format((float) $row['value'], 1, '.', ''),
             (int) $row['is_void'], (int) $row['is_disputed'], $row['reason'], implode(',', Mark::uuids($row['supersedes'])),
         ]);
     }
@@ -141,7 +157,11 @@ final class TakeMarks
     private function audit(array $rows, MarkReader $reader, User $by): void
     {
         $superseded = array_merge([], ...array_map(fn (array $row): array => Mark::uuids($row['supersedes']), $rows));
-        $before = $superseded === [] ? collect() : Mark::query()->whereKey($superseded)->toBase()->get(['uuid', 'value', 'training_session_id'])->keyBy('uuid');
+        $before = $superseded === [] ? collect() : Mark::query()
+            ->whereKey($superseded)
+            ->toBase()
+            ->get(['uuid', 'value', 'training_session_id'])
+            ->keyBy('uuid');
         $entries = [];
         foreach ($rows as $row) {
             $action = match (true) {
@@ -153,12 +173,16 @@ final class TakeMarks
             if ($action === null) {
                 continue;
             }
-            $values = $before->only(Mark::uuids($row['supersedes']))->where('training_session_id', $row['training_session_id'])->map(fn (object $mark): float => (float) $mark->value);
+            $values = $before->only(Mark::uuids($row['supersedes']))
+                ->where('training_session_id', $row['training_session_id'])
+                ->map(fn (object $mark): float => (float) $mark->value);
             $entries[] = [
                 'action' => $action,
                 'squadId' => $reader->squadOf($row['player_id']),
                 'playerId' => $row['player_id'],
-                'changes' => ['value' => [$values->isEmpty() ? 'a number not sent yet' : $values->implode(' and '), (float) $row['value']]] + ($row['reason'] === '' ? [] : ['reason' => ['', $row['reason']]]),
+                'changes' => [
+                    'value' => [$values->isEmpty() ? 'a number not sent yet' : $values->implode(' and '), (float) $row['value']],
+                ] + ($row['reason'] === '' ? [] : ['reason' => ['', $row['reason']]]),
             ];
         }
         $this->trail->noteAll($by, $entries);

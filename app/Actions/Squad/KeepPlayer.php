@@ -41,12 +41,20 @@ final class KeepPlayer
             $changes = [];
             foreach (array_keys($player->getDirty()) as $column) {
                 // What a private note says stays out of the trail.
-                $changes[$column] = $column === 'private_note' ? [] : [self::plain($player->getOriginal($column)), self::plain($player->getAttribute($column))];
+                $changes[$column] = $column === 'private_note'
+                    ? []
+                    : [self::plain($player->getOriginal($column)), self::plain($player->getAttribute($column))];
             }
             if ($changes !== []) {
                 $player->save();
                 $this->history->changed($player->squad_id);
-                $this->trail->note($by, array_keys($changes) === ['private_note'] ? 'note.changed' : 'player.changed', $player->squad_id, $player->id, $changes);
+                $this->trail->note(
+                    $by,
+                    array_keys($changes) === ['private_note'] ? 'note.changed' : 'player.changed',
+                    $player->squad_id,
+                    $player->id,
+                    $changes,
+                );
             }
 
             return $player;

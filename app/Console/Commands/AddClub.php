@@ -18,13 +18,19 @@ use Illuminate\Support\Str;
 /** The first door of a new club: everybody else is invited from inside. */
 class AddClub extends Command
 {
-    protected $signature = 'sparrow:club {name : What the club is called} {email : The address of its first lead} {--zone=UTC : Its time zone, such as Europe/Copenhagen}';
+    protected $signature = 'sparrow:club
+        {name : What the club is called}
+        {email : The address of its first lead}
+        {--zone=UTC : Its time zone, such as Europe/Copenhagen}';
 
     protected $description = 'Add a club, and make the link with which its first lead comes in';
 
     public function handle(ClubContext $context): int
     {
-        [$name, $email, $zone] = array_map(fn (mixed $word): string => is_string($word) ? trim($word) : '', [$this->argument('name'), $this->argument('email'), $this->option('zone')]);
+        [$name, $email, $zone] = array_map(
+            fn (mixed $word): string => is_string($word) ? trim($word) : '',
+            [$this->argument('name'), $this->argument('email'), $this->option('zone')],
+        );
         $email = EmailAddress::canonical($email);
         $fault = match (true) {
             $name === '' || mb_strlen($name) > 120 => 'The name must have 1 to 120 letters.',
@@ -41,7 +47,14 @@ class AddClub extends Command
         $token = Str::random(40);
         DB::transaction(function () use ($context, $name, $email, $zone, $token): void {
             $context->actFor(Club::query()->create(['name' => $name, 'time_zone' => $zone])->id);
-            Invitation::query()->create(['role' => Role::Lead, 'email' => $email, 'token_hash' => hash('sha256', $token), 'expires_at_utc' => now('UTC')->addDays(Invitation::DAYS)]);
+            Invitation::query()->create(
+                [
+                    'role' => Role::Lead,
+                    'email' => $email,
+                    'token_hash' => hash('sha256', $token),
+                    'expires_at_utc' => now('UTC')->addDays(Invitation::DAYS),
+                ],
+            );
         });
         $context->leave();
         $this->info("{$name} is there. Its first lead comes in by this link, within ".Invitation::DAYS.' days:');

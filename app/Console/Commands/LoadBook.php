@@ -87,7 +87,13 @@ class LoadBook extends Command
                     }
                     $slugs[$slug] ??= $name;
                 } catch (InvalidDrill $fault) {
-                    $each = $fault->faults === [] ? [" {$fault->getMessage()}"] : array_map(fn (array $one): string => ' Drill '.(is_string($fields['slug'] ?? null) ? $fields['slug'] : '?').", {$one['path']}: {$one['message']}", $fault->faults);
+                    $each = $fault->faults === []
+                        ? [" {$fault->getMessage()}"]
+                        : array_map(
+                            fn (array $one): string => ' Drill '.(is_string($fields['slug'] ?? null) ? $fields['slug'] : '?')
+                                .", {$one['path']}: {$one['message']}",
+                            $fault->faults,
+                        );
                     $this->faults = [...$this->faults, ...array_map(fn (string $one): string => "{$name}, entry {$i}:{$one}", $each)];
                 } catch (CoreException $fault) {
                     $this->faults[] = "{$name}, entry {$i}: {$fault->getMessage()}";
@@ -139,7 +145,16 @@ class LoadBook extends Command
             if ($id !== null) {
                 $current[] = $id;
             } else {
-                $new[] = ['slug' => $fields['slug'], 'family' => $fields['family'], 'name' => $fields['name'], 'content_hash' => $hash, 'content' => $content, 'is_current' => true, 'created_at' => now(), 'updated_at' => now()];
+                $new[] = [
+                    'slug' => $fields['slug'],
+                    'family' => $fields['family'],
+                    'name' => $fields['name'],
+                    'content_hash' => $hash,
+                    'content' => $content,
+                    'is_current' => true,
+                    'created_at' => now(),
+                    'updated_at' => now(),
+                ];
             }
         }
         $versions()->whereKeyNot($current)->update(['is_current' => false]);

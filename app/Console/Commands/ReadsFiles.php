@@ -24,7 +24,10 @@ trait ReadsFiles
     /** @param  array<string, mixed>  $result */
     private function printed(array $result): int
     {
-        $this->output->writeln(json_encode($result, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE), \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW);
+        $this->output->writeln(
+            json_encode($result, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE),
+            \Symfony\Component\Console\Output\OutputInterface::OUTPUT_RAW,
+        );
 
         return self::SUCCESS;
     }

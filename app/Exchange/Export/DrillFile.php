@@ -13,8 +13,15 @@ final class DrillFile
     /** @param  list<DrillVersion>  $versions */
     public static function of(array $versions): string
     {
-        $file = ['format' => Imported::FORMAT, 'version' => Imported::VERSION, 'drills' => array_map(fn (DrillVersion $version): array => $version->content, $versions)];
+        $file = [
+            'format' => Imported::FORMAT,
+            'version' => Imported::VERSION,
+            'drills' => array_map(fn (DrillVersion $version): array => $version->content, $versions),
+        ];
 
-        return json_encode($file, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION)."\n";
+        return json_encode(
+            $file,
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        )."\n";
     }
 }

@@ -40,9 +40,23 @@ final class EvaluationJson
             'chanceInSlot' => round($evaluation->finish->chanceWithin($slotMinutes * 60.0), 3),
             'touches' => self::meanTouches($evaluation->touches),
             'blocks' => $blocks,
-            'cuts' => array_map(fn (Cut $cut): array => ['blockId' => $cut->blockId, 'kind' => $cut->kind, 'words' => $cut->words, 'freedSeconds' => round($cut->freedSeconds), 'touchesLost' => (int) round($cut->touchesLost), 'dose' => $cut->dose?->fields()], $evaluation->cuts),
+            'cuts' => array_map(
+                fn (Cut $cut): array => [
+                    'blockId' => $cut->blockId,
+                    'kind' => $cut->kind,
+                    'words' => $cut->words,
+                    'freedSeconds' => round($cut->freedSeconds),
+                    'touchesLost' => (int) round($cut->touchesLost),
+                    'dose' => $cut->dose?->fields(),
+                ],
+                $evaluation->cuts,
+            ),
             'warnings' => array_map(self::warning(...), $evaluation->warnings),
-            'kit' => ['markers' => (object) $evaluation->kit->markersByColour, 'equipment' => (object) $evaluation->kit->equipment, 'bibs' => $evaluation->kit->bibs],
+            'kit' => [
+                'markers' => (object) $evaluation->kit->markersByColour,
+                'equipment' => (object) $evaluation->kit->equipment,
+                'bibs' => $evaluation->kit->bibs,
+            ],
             'players' => self::players($evaluation->touches, $evaluation->times),
         ];
     }
@@ -86,21 +100,48 @@ final class EvaluationJson
             'longestWaitSeconds' => round($block->longestWaitSeconds()),
             'touches' => self::meanTouches($block->touches),
             'segments' => array_map(self::segment(...), $block->segments),
-            'reset' => $block->setUp === null ? null : ['kept' => $block->setUp->kept, 'moved' => $block->setUp->moved(), 'added' => $block->setUp->added(), 'lifted' => $block->setUp->lifted()],
+            'reset' => $block->setUp === null
+                ? null
+                : [
+                    'kept' => $block->setUp->kept,
+                    'moved' => $block->setUp->moved(),
+                    'added' => $block->setUp->added(),
+                    'lifted' => $block->setUp->lifted(),
+                ],
             'how' => $block->how,
             'warnings' => array_map(self::warning(...), $block->warnings),
-            'groups' => array_map(fn (Station $group): array => ['workers' => self::ids($group->workers), 'servers' => self::ids($group->servers), 'isHelped' => $group->isHelped], $block->groups),
+            'groups' => array_map(
+                fn (Station $group): array => [
+                    'workers' => self::ids($group->workers),
+                    'servers' => self::ids($group->servers),
+                    'isHelped' => $group->isHelped,
+                ],
+                $block->groups,
+            ),
             'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
             'players' => $withPlayers ? self::players($block->touches, $block->times) : [],
-            'kit' => $block->kit === null ? null : ['markers' => (object) $block->kit->markersByColour, 'equipment' => (object) $block->kit->equipment, 'bibs' => 0],
-            'stationMetres' => $footprint === null ? null : ['width' => $footprint->widthMillimetres / 1000, 'depth' => $footprint->depthMillimetres / 1000, 'clearance' => $footprint->clearanceMillimetres / 1000],
+            'kit' => $block->kit === null
+                ? null
+                : ['markers' => (object) $block->kit->markersByColour, 'equipment' => (object) $block->kit->equipment, 'bibs' => 0],
+            'stationMetres' => $footprint === null
+                ? null
+                : [
+                    'width' => $footprint->widthMillimetres / 1000,
+                    'depth' => $footprint->depthMillimetres / 1000,
+                    'clearance' => $footprint->clearanceMillimetres / 1000,
+                ],
         ];
     }
 
     /** @return array<string, mixed> */
     private static function warning(Warning $warning): array
     {
-        return ['sentence' => $warning->sentence, 'cure' => $warning->cure === null ? null : get_object_vars($warning->cure), 'code' => $warning->code, 'isBarred' => $warning->isBarred];
+        return [
+            'sentence' => $warning->sentence,
+            'cure' => $warning->cure === null ? null : get_object_vars($warning->cure),
+            'code' => $warning->code,
+            'isBarred' => $warning->isBarred,
+        ];
     }
 
     /**
@@ -122,7 +163,11 @@ final class EvaluationJson
         $shares = [];
         $read = [];
         foreach ($touches as $player => $tally) {
-            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()];
+            [$left, $right, $all] = $read[spl_object_id($tally)] ??= [
+                $tally->contactsOf(FootMark::Left),
+                $tally->contactsOf(FootMark::Right),
+                $tally->contacts(),
+            ];
             $time = $times[$player] ?? new PlayerTime;
             $shares[] = [
                 'playerId' => (int) $player,
@@ -153,7 +198,10 @@ final class EvaluationJson
             'left' => (int) round($left),
             'right' => (int) round($right),
             'other' => (int) round($mean->contacts() - $left - $right),
-            'bySurface' => array_map(fn (array $surfaces): array => array_map(fn (float $count): int => (int) round($count), $surfaces), $mean->bySideAndSurface()),
+            'bySurface' => array_map(
+                fn (array $surfaces): array => array_map(fn (float $count): int => (int) round($count), $surfaces),
+                $mean->bySideAndSurface(),
+            ),
         ];
     }
 }

@@ -13,14 +13,20 @@ use FleetSparrow\Core\Builder\Refusal;
 /** Proposed sessions as JSON: each block with its reasons and the figures behind them, and each wish refused with what would work. */
 final class ProposalsJson
 {
-    /** @return array{theme: string, slotMinutes: int, proposals: list<array{worth: float, notes: list<string>, blocks: list<array{drill: string|null, ...}>, evaluation: array<string, mixed>}>, refusals: list<array<string, string>>} */
+    /**
+     * @return array{theme: string, slotMinutes: int, proposals: list<array{worth: float, notes: list<string>,
+     *     blocks: list<array{drill: string|null, ...}>, evaluation: array<string, mixed>}>, refusals: list<array<string, string>>}
+     */
     public static function of(BuildAnswer $answer): array
     {
         return [
             'theme' => $answer->theme->value,
             'slotMinutes' => $answer->slotMinutes,
             'proposals' => array_map(fn (Proposal $one): array => self::proposal($one, $answer->slotMinutes), $answer->proposals),
-            'refusals' => array_map(fn (Refusal $one): array => ['wish' => $one->wish, 'reason' => $one->reason, 'instead' => $one->instead], $answer->refusals),
+            'refusals' => array_map(
+                fn (Refusal $one): array => ['wish' => $one->wish, 'reason' => $one->reason, 'instead' => $one->instead],
+                $answer->refusals,
+            ),
         ];
     }
 
@@ -50,7 +56,15 @@ final class ProposalsJson
             'tempo' => $block->drill === null ? null : $block->tempo->value,
             'stations' => $block->stations,
             'phase' => $proposed->phase?->words(),
-            'reasons' => array_map(fn (Reason $one): array => ['term' => $one->term, 'words' => $one->words, 'value' => round($one->value, 3), 'points' => round($one->points, 2)], $proposed->reasons),
+            'reasons' => array_map(
+                fn (Reason $one): array => [
+                    'term' => $one->term,
+                    'words' => $one->words,
+                    'value' => round($one->value, 3),
+                    'points' => round($one->points, 2),
+                ],
+                $proposed->reasons,
+            ),
         ];
     }
 }

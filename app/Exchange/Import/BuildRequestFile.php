@@ -23,7 +23,25 @@ final class BuildRequestFile
 
     public const VERSION = 1;
 
-    public const FIELDS = ['format', 'version', 'theme', 'wish', 'slotMinutes', 'squad', 'helpers', 'weather', 'players', 'past', 'needs', 'locks', 'bans', 'joined', 'seen', 'seed', 'drills'];
+    public const FIELDS = [
+        'format',
+        'version',
+        'theme',
+        'wish',
+        'slotMinutes',
+        'squad',
+        'helpers',
+        'weather',
+        'players',
+        'past',
+        'needs',
+        'locks',
+        'bans',
+        'joined',
+        'seen',
+        'seed',
+        'drills',
+    ];
 
     /**
      * @param  array<string, array<string, mixed>>  $book  slug → fields
@@ -32,25 +50,69 @@ final class BuildRequestFile
      */
     public static function read(string $text, array $book): BuildRequest
     {
-        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (BookFields $file, FaultList $faults) use ($book): ?BuildRequest {
+        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (
+            BookFields $file,
+            FaultList $faults,
+        ) use ($book): ?BuildRequest {
             $faults->unknown('', $file->fields, self::FIELDS);
             $drills = new EmbeddedDrills($book, $file, $faults);
             $slot = $faults->try('slotMinutes', fn (): int => $file->whole('slotMinutes', -100_000, 100_000));
             $theme = $file->has('theme') ? $faults->try('theme', fn (): Family => $file->choice('theme', Family::class)) : null;
             $wish = $faults->try('wish', fn (): Wish => $file->choice('wish', Wish::class, Wish::Anything));
-            $needs = $faults->try('needs', fn (): Needs => self::needs($file->has('needs') ? $file->object('needs') : new BookFields([], 'needs')));
-            $locks = $faults->try('locks', fn (): array => array_map(fn (BookFields $one): Lock => $one->has('drill') ? Lock::drill($one->slug('drill')) : Lock::family($one->text('family', most: 40)), $file->entries('locks')));
+            $needs = $faults->try(
+                'needs',
+                fn (): Needs => self::needs($file->has('needs') ? $file->object('needs') : new BookFields([], 'needs')),
+            );
+            $locks = $faults->try(
+                'locks',
+                fn (): array => array_map(
+                    fn (BookFields $one): Lock => $one->has('drill')
+                        ? Lock::drill($one->slug('drill'))
+                        : Lock::family($one->text('family', most: 40)),
+                    $file->entries('locks'),
+                ),
+            );
             $bans = $faults->try('bans', fn (): array => $file->texts('bans', most: 500));
-            $joined = $file->has('joined') ? $faults->try('joined', fn (): array => [$file->object('joined')->texts('first'), $file->object('joined')->texts('second')]) : null;
-            $seen = $faults->try('seen', fn (): array => array_map(fn (BookFields $one): array => $one->texts('drills'), $file->entries('seen')));
+            $joined = $file->has('joined')
+                ? $faults->try(
+                    'joined',
+                    fn (): array => [$file->object('joined')->texts('first'), $file->object('joined')->texts('second')],
+                )
+                : null;
+            $seen = $faults->try(
+                'seen',
+                fn (): array => array_map(fn (BookFields $one): array => $one->texts('drills'), $file->entries('seen')),
+            );
             $seed = $faults->try('seed', fn (): int => $file->whole('seed', 0, PHP_INT_MAX, 1));
             $situation = Situation::read($file, $faults);
-            if ($slot === null || $wish === null || $needs === null || $locks === null || $bans === null || $seen === null || $seed === null || $situation === null) {
+            if (
+                $slot === null
+                || $wish === null
+                || $needs === null
+                || $locks === null
+                || $bans === null
+                || $seen === null
+                || $seed === null
+                || $situation === null
+            ) {
                 return null;
             }
             $context = $wish === Wish::RainyCorner ? $situation->context->within(self::rainyCorner()) : $situation->context;
 
-            return new BuildRequest($drills->all(), $context, $slot, $theme, $wish, $needs, $locks, $bans, $joined, $seen, $seed, underAge: $situation->ageGroup?->under);
+            return new BuildRequest(
+                $drills->all(),
+                $context,
+                $slot,
+                $theme,
+                $wish,
+                $needs,
+                $locks,
+                $bans,
+                $joined,
+                $seen,
+                $seed,
+                underAge: $situation->ageGroup?->under,
+            );
         });
     }
 

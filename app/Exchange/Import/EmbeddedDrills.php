@@ -34,7 +34,12 @@ final class EmbeddedDrills
         foreach ($entries as $i => $entry) {
             $slug = $faults->try("drills.{$i}.slug", fn (): string => $entry->slug());
             if ($slug !== null && (isset($book[$slug]) || isset($this->own[$slug]))) {
-                $faults->add("drills.{$i}.slug", isset($book[$slug]) ? "The book has a drill \"{$slug}\" already; give this one a slug of its own." : "Two drills have the slug \"{$slug}\".");
+                $faults->add(
+                    "drills.{$i}.slug",
+                    isset($book[$slug])
+                        ? "The book has a drill \"{$slug}\" already; give this one a slug of its own."
+                        : "Two drills have the slug \"{$slug}\".",
+                );
             } elseif ($slug !== null) {
                 $this->own[$slug] = ['fields' => $entry->fields, 'path' => "drills.{$i}"];
             }

@@ -23,7 +23,22 @@ final readonly class PlanFile
     /** Version 1 named drills and players by the numbers of one database, and could only be read by the one that wrote it. */
     public const VERSION = 2;
 
-    public const FIELDS = ['format', 'version', 'title', 'place', 'startsAt', 'slotMinutes', 'squad', 'helpers', 'weather', 'players', 'past', 'blocks', 'drills', 'overrides'];
+    public const FIELDS = [
+        'format',
+        'version',
+        'title',
+        'place',
+        'startsAt',
+        'slotMinutes',
+        'squad',
+        'helpers',
+        'weather',
+        'players',
+        'past',
+        'blocks',
+        'drills',
+        'overrides',
+    ];
 
     public const BLOCK_FIELDS = ['id', 'kind', 'title', 'minutes', 'drill', 'dose', 'tempo', 'stations', 'links', 'together'];
 
@@ -39,7 +54,10 @@ final readonly class PlanFile
      */
     public static function read(string $text, array $book): self
     {
-        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (BookFields $file, FaultList $faults) use ($book): ?self {
+        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (
+            BookFields $file,
+            FaultList $faults,
+        ) use ($book): ?self {
             $faults->unknown('', $file->fields, self::FIELDS);
             $slot = $faults->try('slotMinutes', fn (): int => $file->whole('slotMinutes', 10, 240));
             $drills = new EmbeddedDrills($book, $file, $faults);
@@ -67,7 +85,16 @@ final readonly class PlanFile
         $ids = [];
         foreach ($entries as $i => $entry) {
             $faults->unknown("blocks.{$i}", $entry->fields, self::BLOCK_FIELDS);
-            $id = $faults->try("blocks.{$i}.id", fn (): string => preg_match('/\A[A-Za-z0-9-]{1,40}\z/', $entry->text('id', most: 40)) === 1 ? $entry->text('id', most: 40) : throw $entry->refusal('id', 'A block needs an id of letters, digits and hyphens.'));
+            $id = $faults->try(
+                "blocks.{$i}.id",
+                fn (): string => preg_match(
+                    '/\A[A-Za-z0-9-]{1,40}\z/',
+                    $entry->text('id', most: 40),
+                ) === 1 ? $entry->text('id', most: 40) : throw $entry->refusal(
+                    'id',
+                    'A block needs an id of letters, digits and hyphens.',
+                ),
+            );
             if ($id !== null && isset($ids[$id])) {
                 $faults->add("blocks.{$i}.id", 'Two blocks have the same id.');
             }
@@ -83,7 +110,9 @@ final readonly class PlanFile
     {
         $kind = $faults->try("{$path}.kind", fn (): BlockKind => $entry->choice('kind', BlockKind::class));
         if ($kind === null || $kind !== BlockKind::Drill) {
-            return $kind === null ? null : $faults->try("{$path}.minutes", fn (): Block => Block::ofMinutes($id, $kind, $entry->number('minutes', 0.5, 60.0)));
+            return $kind === null
+                ? null
+                : $faults->try("{$path}.minutes", fn (): Block => Block::ofMinutes($id, $kind, $entry->number('minutes', 0.5, 60.0)));
         }
         $slug = $faults->try("{$path}.drill", fn (): string => $entry->slug('drill'));
         $drill = $slug === null ? null : $drills->find($slug);

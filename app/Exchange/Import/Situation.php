@@ -38,22 +38,43 @@ final readonly class Situation
     {
         $squad = $file->has('squad') ? $file->object('squad') : new BookFields([], 'squad');
         $faults->unknown('squad', $squad->fields, ['ageGroup', 'headingProfile', 'markers', 'balls', 'goals', 'area']);
-        $ageGroup = $squad->has('ageGroup') ? $faults->try('squad.ageGroup', fn (): AgeGroup => AgeGroup::of($squad->text('ageGroup', most: 5))) : null;
+        $ageGroup = $squad->has('ageGroup')
+            ? $faults->try('squad.ageGroup', fn (): AgeGroup => AgeGroup::of($squad->text('ageGroup', most: 5)))
+            : null;
         $players = $faults->try('players', fn (): array => self::players($file, $faults));
         $area = $squad->has('area') ? $faults->try('squad.area', fn (): Area => self::area($squad->object('area'))) : null;
-        $owned = fn (string $what): ?int => $squad->has($what) ? $faults->try("squad.{$what}", fn (): int => $squad->whole($what, 0, 999)) : null;
+        $owned = fn (string $what): ?int => $squad->has($what) ? $faults->try(
+            "squad.{$what}",
+            fn (): int => $squad->whole($what, 0, 999),
+        ) : null;
         $helpers = $faults->try('helpers', fn (): int => $file->whole('helpers', 0, 20, 0));
-        $weather = $faults->try('weather', fn (): Weather => self::weather($file->has('weather') ? $file->object('weather') : new BookFields([], 'weather')));
-        $heading = $faults->try('squad.headingProfile', fn (): ?HeadingLimit => $ageGroup === null ? null : $squad->choice('headingProfile', HeadingProfile::class, HeadingProfile::TheFa2020)->limitFor($ageGroup));
+        $weather = $faults->try(
+            'weather',
+            fn (): Weather => self::weather($file->has('weather') ? $file->object('weather') : new BookFields([], 'weather')),
+        );
+        $heading = $faults->try(
+            'squad.headingProfile',
+            fn (): ?HeadingLimit => $ageGroup === null ? null : $squad->choice(
+                'headingProfile',
+                HeadingProfile::class,
+                HeadingProfile::TheFa2020,
+            )->limitFor($ageGroup),
+        );
         $past = $file->has('past') ? $file->object('past') : new BookFields([], 'past');
         $known = $faults->try('past.knownDrills', fn (): array => $past->texts('knownDrills', most: 200));
-        $rules = $faults->try('past.times', fn (): ClockRules => self::rules($past->has('times') ? $past->object('times') : new BookFields([], 'past.times')));
+        $rules = $faults->try(
+            'past.times',
+            fn (): ClockRules => self::rules($past->has('times') ? $past->object('times') : new BookFields([], 'past.times')),
+        );
         $season = $faults->try('past', fn (): SeasonPast => self::past($past));
         if ($players === null || $helpers === null || $weather === null || $known === null || $rules === null || $season === null) {
             return null;
         }
         $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'));
-        $context = $faults->try('players', fn (): PlanContext => PlanContext::of($players, $known, $rules, $kit, $area, $heading, $helpers, $season, $weather));
+        $context = $faults->try(
+            'players',
+            fn (): PlanContext => PlanContext::of($players, $known, $rules, $kit, $area, $heading, $helpers, $season, $weather),
+        );
 
         return $context === null ? null : new self($context, $ageGroup);
     }
@@ -89,14 +110,24 @@ final readonly class Situation
             $seconds[$one->slug('drill')] = ['seconds' => $one->number('perRep', 0.1, 600.0), 'days' => $one->whole('days', 1, 1_000)];
         }
 
-        return new PlanPlayer((string) $entry->whole('id', 1, PHP_INT_MAX), $entry->choice('strongFoot', StrongFoot::class), $tries, $entry->choice('may', Availability::class, Availability::Everything), $seconds);
+        return new PlanPlayer(
+            (string) $entry->whole('id', 1, PHP_INT_MAX),
+            $entry->choice('strongFoot', StrongFoot::class),
+            $tries,
+            $entry->choice('may', Availability::class, Availability::Everything),
+            $seconds,
+        );
     }
 
     private static function area(BookFields $area): Area
     {
         $unit = $area->choice('unit', LengthUnit::class);
 
-        return new Area(Length::of($area->number('width', 0.5, 400.0), $unit), Length::of($area->number('depth', 0.5, 400.0), $unit), $unit);
+        return new Area(
+            Length::of($area->number('width', 0.5, 400.0), $unit),
+            Length::of($area->number('depth', 0.5, 400.0), $unit),
+            $unit,
+        );
     }
 
     private static function weather(BookFields $weather): Weather
@@ -105,7 +136,12 @@ final readonly class Situation
             ? WetBulbGlobe::celsius($weather->number('temperatureCelsius', -20.0, 55.0), $weather->number('humidityPercent', 0.0, 100.0))
             : null;
 
-        return Weather::of($weather->flag('isHot'), $figure, $weather->number('careCelsius', 0.0, 45.0, Weather::CARE_CELSIUS), $weather->number('stopCelsius', 0.0, 45.0, Weather::STOP_CELSIUS));
+        return Weather::of(
+            $weather->flag('isHot'),
+            $figure,
+            $weather->number('careCelsius', 0.0, 45.0, Weather::CARE_CELSIUS),
+            $weather->number('stopCelsius', 0.0, 45.0, Weather::STOP_CELSIUS),
+        );
     }
 
     private static function rules(BookFields $times): ClockRules
@@ -123,7 +159,13 @@ final readonly class Situation
         $groups = [];
         foreach ($past->entries('sessions') as $i => $session) {
             foreach ($session->list('groups') as $group) {
-                $groups[$i + 1][] = array_map(fn (mixed $id): string => is_int($id) ? (string) $id : throw $session->refusal('groups', 'A group lists the numbers of players.'), is_array($group) ? array_values($group) : []);
+                $groups[$i + 1][] = array_map(
+                    fn (mixed $id): string => is_int($id) ? (string) $id : throw $session->refusal(
+                        'groups',
+                        'A group lists the numbers of players.',
+                    ),
+                    is_array($group) ? array_values($group) : [],
+                );
             }
         }
         [$keepers, $servers, $headers, $loads] = [[], [], [], []];
@@ -136,7 +178,11 @@ final readonly class Situation
             $player = (string) $one->whole('player', 1, PHP_INT_MAX);
             $days = $one->whole('daysAgo', 0, 400);
             $headers[$player][] = ['daysAgo' => $days, 'headers' => $one->number('headers', 0.0, 10_000.0, 0.0)];
-            $loads[$player][] = ['daysAgo' => $days, 'touches' => $one->number('touches', 0.0, 100_000.0, 0.0), 'strikes' => $one->number('strikes', 0.0, 10_000.0, 0.0)];
+            $loads[$player][] = [
+                'daysAgo' => $days,
+                'touches' => $one->number('touches', 0.0, 100_000.0, 0.0),
+                'strikes' => $one->number('strikes', 0.0, 10_000.0, 0.0),
+            ];
         }
 
         return new SeasonPast($groups, $keepers, $servers, $headers, $loads);

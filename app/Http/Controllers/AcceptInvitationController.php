@@ -16,8 +16,13 @@ use Illuminate\Validation\ValidationException;
 class AcceptInvitationController extends Controller
 {
     #[Post('/invitations/{token}', 'Takes the place offered and signs in.', answers: 'Me', takes: 'AcceptFields', status: 201)]
-    public function __invoke(AcceptInvitationRequest $request, string $token, AcceptInvitation $action, SignInDesk $desk, SignInTries $tries): JsonResponse
-    {
+    public function __invoke(
+        AcceptInvitationRequest $request,
+        string $token,
+        AcceptInvitation $action,
+        SignInDesk $desk,
+        SignInTries $tries,
+    ): JsonResponse {
         // Behind the link an account's password may be asked for: guessing it is counted as at the door.
         $email = $action->find($token)->email;
         $tries->refuseTooMany($email, $request);

@@ -14,7 +14,14 @@ use Illuminate\Support\Facades\Gate;
 
 class AttendanceController extends Controller
 {
-    #[Put('/sessions/{session}/attendance', 'Who is coming; the whole staff may say so, at the pitch as well.', answers: 'Attendance', takes: 'Attendance')]
+    #[
+        Put(
+            '/sessions/{session}/attendance',
+            'Who is coming; the whole staff may say so, at the pitch as well.',
+            answers: 'Attendance',
+            takes: 'Attendance',
+        ),
+    ]
     public function update(Request $request, TrainingSession $session, KeepPlan $action): JsonResponse
     {
         Gate::authorize('run', $session->squad);

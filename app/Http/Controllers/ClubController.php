@@ -26,12 +26,23 @@ class ClubController extends Controller
         return new JsonResponse(self::settings($club));
     }
 
-    #[Put('/club/settings', 'Keeps the club\'s settings.', answers: 'Settings', takes: 'SettingValues', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    #[
+        Put(
+            '/club/settings',
+            'Keeps the club\'s settings.',
+            answers: 'Settings',
+            takes: 'SettingValues',
+            headers: ['If-Match' => 'The version that was changed, in quotes.'],
+        ),
+    ]
     public function update(ClubSettingsRequest $request, KeepSettings $action): JsonResponse
     {
         $club = $this->user($request)->club;
         $version = $this->changedVersion($request);
-        $club = $this->unlessStale(fn (): Club => $action->ofClub($club, ClubSettings::columns($request->validated()), $version, $this->user($request)), fn (): array => self::settings($club->refresh()));
+        $club = $this->unlessStale(
+            fn (): Club => $action->ofClub($club, ClubSettings::columns($request->validated()), $version, $this->user($request)),
+            fn (): array => self::settings($club->refresh()),
+        );
 
         return new JsonResponse(self::settings($club));
     }

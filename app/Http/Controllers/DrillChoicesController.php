@@ -30,7 +30,13 @@ use Illuminate\Http\JsonResponse;
 #[Shape('DrillChoices', ['choices' => 'DrillChoice[]{}'])]
 class DrillChoicesController extends Controller
 {
-    #[Get('/drill-choices', 'What may be chosen for each field of a drill, in words: the lists the core reads by.', answers: 'DrillChoices')]
+    #[
+        Get(
+            '/drill-choices',
+            'What may be chosen for each field of a drill, in words: the lists the core reads by.',
+            answers: 'DrillChoices',
+        ),
+    ]
     public function __invoke(): JsonResponse
     {
         return new JsonResponse(['choices' => [
@@ -50,7 +56,10 @@ class DrillChoicesController extends Controller
             'countsIf' => self::worded(Condition::cases(), fn (Condition $one): string => $one->sentence()),
             'voids' => self::worded(VoidReason::cases(), fn (VoidReason $one): string => $one->sentence()),
             'fault' => self::worded(FaultKind::cases(), fn (FaultKind $one): string => $one->words()),
-            'faultCost' => self::worded(FaultCost::cases(), fn (FaultCost $one): string => $one === FaultCost::AddsSeconds ? 'costs seconds' : $one->words(0.0)),
+            'faultCost' => self::worded(
+                FaultCost::cases(),
+                fn (FaultCost $one): string => $one === FaultCost::AddsSeconds ? 'costs seconds' : $one->words(0.0),
+            ),
         ]]);
     }
 
@@ -60,7 +69,13 @@ class DrillChoicesController extends Controller
      */
     private static function plain(array $values): array
     {
-        return array_map(fn (string $value): array => ['value' => $value, 'words' => $value === '1v1-moves' ? '1v1 moves' : str_replace('-', ' ', $value)], $values);
+        return array_map(
+            fn (string $value): array => [
+                'value' => $value,
+                'words' => $value === '1v1-moves' ? '1v1 moves' : str_replace('-', ' ', $value),
+            ],
+            $values,
+        );
     }
 
     /**

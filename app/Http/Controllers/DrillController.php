@@ -29,7 +29,14 @@ class DrillController extends Controller
     {
         Gate::authorize('view', $squad);
 
-        return new JsonResponse(['drills' => $book->versions($squad)->map(fn (DrillVersion $version): array => DrillResource::of($version, $squad->length_unit))->values()->all()]);
+        return new JsonResponse(
+            [
+                'drills' => $book->versions($squad)
+                    ->map(fn (DrillVersion $version): array => DrillResource::of($version, $squad->length_unit))
+                    ->values()
+                    ->all(),
+            ],
+        );
     }
 
     #[Get('/squads/{squad}/drills/{slug}', 'One drill with its fields, and whose it is.', answers: 'DrillPage')]
@@ -50,7 +57,15 @@ class DrillController extends Controller
         return new JsonResponse(DrillPageResource::of($book->version($squad, $version->slug) ?? abort(404), $squad), 201);
     }
 
-    #[Put('/squads/{squad}/drills/{slug}', 'Keeps the next version of a drill of the squad\'s own, unless it was changed elsewhere: then 412 with the drill as it stands.', answers: 'DrillPage', takes: 'DrillInHand', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    #[
+        Put(
+            '/squads/{squad}/drills/{slug}',
+            'Keeps the next version of a drill of the squad\'s own, unless it was changed elsewhere: then 412 with the drill as it stands.',
+            answers: 'DrillPage',
+            takes: 'DrillInHand',
+            headers: ['If-Match' => 'The version that was changed, in quotes.'],
+        ),
+    ]
     public function update(DrillRequest $request, Squad $squad, string $slug, KeepOwnDrill $action, DrillBookQuery $book): JsonResponse
     {
         $own = self::own($squad, $slug);
@@ -62,12 +77,23 @@ class DrillController extends Controller
         return new JsonResponse($page());
     }
 
-    #[Delete('/squads/{squad}/drills/{slug}', 'Retires a drill of the squad\'s own: it leaves the book, and stays in the plans and numbers it has.', status: 204)]
+    #[
+        Delete(
+            '/squads/{squad}/drills/{slug}',
+            'Retires a drill of the squad\'s own: it leaves the book, and stays in the plans and numbers it has.',
+            status: 204,
+        ),
+    ]
     public function destroy(Request $request, Squad $squad, string $slug, AuditTrail $trail): Response
     {
         Gate::authorize('plan', $squad);
         $own = self::own($squad, $slug);
-        $trail->noteOf($this->user($request), 'drill.retired', (string) DrillVersion::query()->where('own_drill_id', $own->id)->orderByDesc('id')->value('name'), $squad->id);
+        $trail->noteOf(
+            $this->user($request),
+            'drill.retired',
+            (string) DrillVersion::query()->where('own_drill_id', $own->id)->orderByDesc('id')->value('name'),
+            $squad->id,
+        );
         $own->update(['retired_at_utc' => now()]);
         DrillVersion::query()->where('own_drill_id', $own->id)->update(['is_current' => false]);
 

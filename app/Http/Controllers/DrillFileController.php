@@ -30,10 +30,22 @@ class DrillFileController extends Controller
         Gate::authorize('view', $squad);
         $version = $book->version($squad, $slug) ?? abort(404);
 
-        return new Response(Exported::of([$version]), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$version->slug}.json\""]);
+        return new Response(
+            Exported::of([$version]),
+            200,
+            ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$version->slug}.json\""],
+        );
     }
 
-    #[Post('/squads/{squad}/drill-files', 'Takes the drills of a file as the squad\'s own: all of them, or none with every fault by its path.', answers: 'DrillsTaken', takes: 'DrillFile', status: 201)]
+    #[
+        Post(
+            '/squads/{squad}/drill-files',
+            'Takes the drills of a file as the squad\'s own: all of them, or none with every fault by its path.',
+            answers: 'DrillsTaken',
+            takes: 'DrillFile',
+            status: 201,
+        ),
+    ]
     public function store(Request $request, Squad $squad, KeepOwnDrill $action): JsonResponse
     {
         Gate::authorize('plan', $squad);

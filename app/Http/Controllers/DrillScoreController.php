@@ -18,18 +18,35 @@ use Illuminate\Validation\ValidationException;
 #[Shape('Score', ['seconds' => 'number', 'timeSeconds' => 'number', 'penaltySeconds' => 'number', 'lines' => 'string[]'])]
 class DrillScoreController extends Controller
 {
-    #[Post('/squads/{squad}/drills/{slug}/score', 'Works out the score of a protocol from the time and the penalties; nothing is kept.', answers: 'Score', takes: 'ScoreSheet')]
+    #[
+        Post(
+            '/squads/{squad}/drills/{slug}/score',
+            'Works out the score of a protocol from the time and the penalties; nothing is kept.',
+            answers: 'Score',
+            takes: 'ScoreSheet',
+        ),
+    ]
     public function __invoke(Request $request, Squad $squad, string $slug, DrillBookQuery $book): JsonResponse
     {
         Gate::authorize('run', $squad);
         $protocol = $book->version($squad, $slug)?->drill()->rule->protocol ?? abort(404);
-        $request->validate(['seconds' => ['required', 'numeric'], 'counts' => ['present', 'array'], 'counts.*' => ['integer']], ['seconds.*' => 'Enter the time in seconds.', 'counts.*' => 'Count in whole numbers.']);
+        $request->validate(
+            ['seconds' => ['required', 'numeric'], 'counts' => ['present', 'array'], 'counts.*' => ['integer']],
+            ['seconds.*' => 'Enter the time in seconds.', 'counts.*' => 'Count in whole numbers.'],
+        );
         try {
             $score = $protocol->score($request->float('seconds'), array_map(intval(...), (array) $request->input('counts')));
         } catch (InvalidRecord $fault) {
             throw ValidationException::withMessages([substr($fault->reason(), strlen('protocol.')) => [$fault->getMessage()]]);
         }
 
-        return new JsonResponse(['seconds' => $score->seconds(), 'timeSeconds' => $score->timeSeconds, 'penaltySeconds' => round($score->penaltySeconds, 1), 'lines' => $score->lines]);
+        return new JsonResponse(
+            [
+                'seconds' => $score->seconds(),
+                'timeSeconds' => $score->timeSeconds,
+                'penaltySeconds' => round($score->penaltySeconds, 1),
+                'lines' => $score->lines,
+            ],
+        );
     }
 }

@@ -13,11 +13,21 @@ use Illuminate\Http\JsonResponse;
 
 class DrillSearchController extends Controller
 {
-    #[Get('/squads/{squad}/drill-search', 'Drills found by words and by what there is today; all of them when nothing is asked. Lengths in the squad\'s unit.', answers: 'DrillsFound', query: [
-        'find?' => 'string', 'family?' => 'string', 'move?' => 'string', 'surface?' => 'string', 'feet?' => 'string', 'kit?' => 'string', 'markers?' => 'int', 'width?' => 'number', 'depth?' => 'number', 'people?' => 'string', 'wall?' => 'string', 'minutes?' => 'number', 'age?' => 'string',
-    ])]
+    #[Get('/squads/{squad}/drill-search', 'Drills found by words and by what there is today; all of them when nothing is asked. '
+        .'Lengths in the squad\'s unit.', answers: 'DrillsFound', query: [
+            'find?' => 'string', 'family?' => 'string', 'move?' => 'string', 'surface?' => 'string', 'feet?' => 'string',
+            'kit?' => 'string', 'markers?' => 'int', 'width?' => 'number', 'depth?' => 'number', 'people?' => 'string', 'wall?' => 'string',
+            'minutes?' => 'number', 'age?' => 'string',
+        ])]
     public function __invoke(DrillSearchRequest $request, Squad $squad, DrillBookQuery $book): JsonResponse
     {
-        return new JsonResponse(['found' => array_map(DrillSummary::of(...), $book->index($squad)->find($request->string('find')->trim()->toString(), $request->filter()))]);
+        return new JsonResponse(
+            [
+                'found' => array_map(
+                    DrillSummary::of(...),
+                    $book->index($squad)->find($request->string('find')->trim()->toString(), $request->filter()),
+                ),
+            ],
+        );
     }
 }

@@ -18,13 +18,23 @@ use Illuminate\Http\JsonResponse;
 
 class DrillTrialController extends Controller
 {
-    #[Post('/squads/{squad}/drill-trials', 'What a drill in hand comes to: its drawing, time, touches, room, and whether it starts a new record line. Nothing is kept; every fault by its path.', answers: 'DrillTrial', takes: 'DrillInHand')]
+    #[
+        Post(
+            '/squads/{squad}/drill-trials',
+            'What a drill in hand comes to: its drawing, time, touches, room, and whether it starts a new record line. '
+            .'Nothing is kept; every fault by its path.',
+            answers: 'DrillTrial',
+            takes: 'DrillInHand',
+        ),
+    ]
     public function __invoke(DrillRequest $request, Squad $squad, DrillBookQuery $book, DrillTrial $trial): JsonResponse
     {
         $fields = $request->drillFields();
         try {
             $drill = DrillFactory::fromFields($fields);
-            $factor = $request->filled('scaleTo') ? DrillScaling::factor($drill, AgeGroup::of($request->string('scaleTo')->toString())) : null;
+            $factor = $request->filled('scaleTo')
+                ? DrillScaling::factor($drill, AgeGroup::of($request->string('scaleTo')->toString()))
+                : null;
             if ($factor !== null) {
                 $fields = DrillScaling::fields($fields, $factor);
                 $drill = DrillFactory::fromFields($fields);
@@ -34,6 +44,8 @@ class DrillTrialController extends Controller
         }
         $from = $request->filled('from') ? $book->version($squad, $request->string('from')->toString()) : null;
 
-        return new JsonResponse(DrillTrialResource::of($fields, $drill, $squad, $trial->worked($squad, $drill), $trial->line($squad, $drill, $from)));
+        return new JsonResponse(
+            DrillTrialResource::of($fields, $drill, $squad, $trial->worked($squad, $drill), $trial->line($squad, $drill, $from)),
+        );
     }
 }

@@ -34,12 +34,28 @@ class InvitationController extends Controller
         ]);
     }
 
-    #[Post('/club/invitations', 'Makes an invitation and its link, which is shown this once.', answers: 'InvitationMade', takes: 'InvitationFields', status: 201)]
+    #[
+        Post(
+            '/club/invitations',
+            'Makes an invitation and its link, which is shown this once.',
+            answers: 'InvitationMade',
+            takes: 'InvitationFields',
+            status: 201,
+        ),
+    ]
     public function store(InvitationRequest $request, InvitePerson $action): JsonResponse
     {
         $made = $action->invite($this->user($request), $request->email(), $request->role(), $request->squad());
 
-        return new JsonResponse(['id' => $made['invitation']->id, 'path' => $made['path'], 'expiresAt' => $made['invitation']->expires_at_utc->toIso8601ZuluString(), 'mailed' => $made['mailed']], 201);
+        return new JsonResponse(
+            [
+                'id' => $made['invitation']->id,
+                'path' => $made['path'],
+                'expiresAt' => $made['invitation']->expires_at_utc->toIso8601ZuluString(),
+                'mailed' => $made['mailed'],
+            ],
+            201,
+        );
     }
 
     #[Delete('/club/invitations/{invitation}', 'Takes an invitation back; its link is dead at once.', status: 204)]

@@ -14,11 +14,22 @@ use Illuminate\Support\Facades\Gate;
 
 class LadderController extends Controller
 {
-    #[Get('/squads/{squad}/ladders', 'Ladders with each player\'s place and why, and the tree of moves with what each needs first.', answers: 'Ladders')]
+    #[
+        Get(
+            '/squads/{squad}/ladders',
+            'Ladders with each player\'s place and why, and the tree of moves with what each needs first.',
+            answers: 'Ladders',
+        ),
+    ]
     public function __invoke(Squad $squad, LadderQuery $ladders, MoveQuery $moves): JsonResponse
     {
         Gate::authorize('view', $squad);
 
-        return new JsonResponse(['ladders' => array_map(LadderResource::of(...), $ladders->ladders($squad)), 'tree' => LadderResource::tree($moves->dictionary())]);
+        return new JsonResponse(
+            [
+                'ladders' => array_map(LadderResource::of(...), $ladders->ladders($squad)),
+                'tree' => LadderResource::tree($moves->dictionary()),
+            ],
+        );
     }
 }

@@ -13,7 +13,13 @@ use Illuminate\Support\Facades\Gate;
 
 class LineMarksController extends Controller
 {
-    #[Get('/players/{player}/lines/{lineKey}', 'Every try of a player on one record line, with everything that was ever said of it.', answers: 'LineTries')]
+    #[
+        Get(
+            '/players/{player}/lines/{lineKey}',
+            'Every try of a player on one record line, with everything that was ever said of it.',
+            answers: 'LineTries',
+        ),
+    ]
     public function __invoke(Player $player, string $lineKey, TriesQuery $tries): JsonResponse
     {
         Gate::authorize('view', $player->squad);

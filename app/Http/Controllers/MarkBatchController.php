@@ -12,11 +12,23 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Config;
 
 #[Shape('Mark', [
-    'uuid' => 'string', 'playerId' => 'int', 'sessionId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid?' => 'bool', 'isDisputed?' => 'bool',
+    'uuid' => 'string', 'playerId' => 'int', 'sessionId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number',
+    'isVoid?' => 'bool', 'isDisputed?' => 'bool',
     'reason?' => 'string', 'countedBy?' => "'coach'|'partner'|'self'", 'recordedAt' => 'instant', 'supersedesUuids?' => 'string[]',
 ])]
 #[Shape('MarkBatch', ['marks' => 'Mark[]'])]
-#[Shape('MarkResult', ['index' => 'int', 'uuid' => 'string?', 'status' => "'accepted'|'duplicate'|'refused'", 'code?' => 'string', 'message?' => 'string'])]
+#[
+    Shape(
+        'MarkResult',
+        [
+            'index' => 'int',
+            'uuid' => 'string?',
+            'status' => "'accepted'|'duplicate'|'refused'",
+            'code?' => 'string',
+            'message?' => 'string',
+        ],
+    ),
+]
 #[Shape('MarkResults', ['results' => 'MarkResult[]'])]
 class MarkBatchController extends Controller
 {

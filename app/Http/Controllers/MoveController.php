@@ -13,7 +13,14 @@ use Illuminate\Http\Request;
 /** The move dictionary. It belongs to no club: everybody signed in reads the same. */
 class MoveController extends Controller
 {
-    #[Get('/moves', 'Moves found by the words people use for them; all of them when nothing is asked.', answers: 'Moves', query: ['find?' => 'string'])]
+    #[
+        Get(
+            '/moves',
+            'Moves found by the words people use for them; all of them when nothing is asked.',
+            answers: 'Moves',
+            query: ['find?' => 'string'],
+        ),
+    ]
     public function index(Request $request, MoveQuery $moves): JsonResponse
     {
         $request->validate(['find' => ['nullable', 'string', 'max:120']], ['find.*' => 'Ask with at most 120 letters.']);

@@ -21,7 +21,12 @@ class PasswordController extends Controller
         // Guessing here is counted as at the door.
         $tries->refuseTooMany($user->email, $request);
         try {
-            $action->change($user, $request->string('currentPassword')->toString(), $request->string('password')->toString(), SignInDesk::currentId($request));
+            $action->change(
+                $user,
+                $request->string('currentPassword')->toString(),
+                $request->string('password')->toString(),
+                SignInDesk::currentId($request),
+            );
         } catch (ValidationException $wrongPassword) {
             $tries->failed($user->email, $request);
             throw $wrongPassword;

@@ -19,7 +19,14 @@ use Illuminate\Http\Request;
 /** Behind a signed link that the club lead hands over, or that is mailed where mail has been set up. */
 class PasswordResetController extends Controller
 {
-    #[Get('/password-resets/{account}', 'Whose password a signed link sets.', answers: 'ResetOffer', query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'])]
+    #[
+        Get(
+            '/password-resets/{account}',
+            'Whose password a signed link sets.',
+            answers: 'ResetOffer',
+            query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'],
+        ),
+    ]
     public function show(Request $request, User $account): JsonResponse
     {
         $this->refuseSpent($request, $account);
@@ -27,7 +34,15 @@ class PasswordResetController extends Controller
         return new JsonResponse(['name' => $account->name, 'email' => $account->email]);
     }
 
-    #[Post('/password-resets/{account}', 'Sets the password and ends every sign-in; the link works once.', answers: 'ResetOffer', takes: 'NewPasswordFields', query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'])]
+    #[
+        Post(
+            '/password-resets/{account}',
+            'Sets the password and ends every sign-in; the link works once.',
+            answers: 'ResetOffer',
+            takes: 'NewPasswordFields',
+            query: ['expires' => 'int', 'fingerprint' => 'string', 'signature' => 'string'],
+        ),
+    ]
     public function update(NewPasswordRequest $request, User $account, SetPassword $action): JsonResponse
     {
         $this->refuseSpent($request, $account);
@@ -36,7 +51,14 @@ class PasswordResetController extends Controller
         return new JsonResponse(['name' => $account->name, 'email' => $account->email]);
     }
 
-    #[Post('/password-resets', 'Asks for a reset link by mail. The answer is the same whether the address is known or not.', answers: 'ResetAsked', takes: 'EmailFields')]
+    #[
+        Post(
+            '/password-resets',
+            'Asks for a reset link by mail. The answer is the same whether the address is known or not.',
+            answers: 'ResetAsked',
+            takes: 'EmailFields',
+        ),
+    ]
     public function store(Request $request, LinkPost $post): JsonResponse
     {
         $request->validate(['email' => ['required', 'string', 'email', 'max:190']], ['email.*' => 'Enter your e-mail address.']);
@@ -44,7 +66,11 @@ class PasswordResetController extends Controller
         if ($user !== null) {
             $link = Links::mailed(Links::reset($user, now()->toImmutable()->addHours(Links::RESET_HOURS)));
             // After the answer, so that the time it takes tells nobody which addresses are known.
-            $mail = new LinkMail('A new password for Fleet Sparrow', 'With this link you set a new password; it is good for '.Links::RESET_HOURS.' hours:', $link);
+            $mail = new LinkMail(
+                'A new password for Fleet Sparrow',
+                'With this link you set a new password; it is good for '.Links::RESET_HOURS.' hours:',
+                $link,
+            );
             defer(fn (): bool => $post->send($user->email, $mail));
         }
 

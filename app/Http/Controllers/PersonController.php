@@ -25,15 +25,31 @@ class PersonController extends Controller
         Gate::authorize('manage', $club);
 
         return new JsonResponse([
-            'people' => User::query()->where('club_id', $club->id)->with('squads')->orderBy('name')->get()->map(PersonResource::of(...))->all(),
-            'invitations' => Invitation::query()->tap(Invitation::open(...))->with('squad')->orderBy('id')->get()->map(PersonResource::invitation(...))->all(),
+            'people' => User::query()
+                ->where('club_id', $club->id)
+                ->with('squads')
+                ->orderBy('name')
+                ->get()
+                ->map(PersonResource::of(...))
+                ->all(),
+            'invitations' => Invitation::query()
+                ->tap(Invitation::open(...))
+                ->with('squad')
+                ->orderBy('id')
+                ->get()
+                ->map(PersonResource::invitation(...))
+                ->all(),
         ]);
     }
 
     #[Put('/club/people/{person}', 'Gives somebody other squads and roles.', answers: 'Person', takes: 'PersonFields')]
     public function update(PersonRequest $request, User $person, ChangePerson $action): JsonResponse
     {
-        return new JsonResponse(PersonResource::of($action->change($person, $request->boolean('isLead'), $request->roles(), $this->user($request))->load('squads')));
+        return new JsonResponse(
+            PersonResource::of(
+                $action->change($person, $request->boolean('isLead'), $request->roles(), $this->user($request))->load('squads'),
+            ),
+        );
     }
 
     #[Delete('/club/people/{person}', 'Takes somebody off the staff; the numbers they wrote stay.', status: 204)]

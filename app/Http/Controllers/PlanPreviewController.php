@@ -18,6 +18,12 @@ class PlanPreviewController extends Controller
     {
         $draft = $request->draft();
 
-        return new JsonResponse(EvaluationResource::of($evaluations->evaluate($squad, $draft, $request->day(), $this->user($request)->id), $draft->slotMinutes, $request->filled('playersOf') ? $request->string('playersOf')->toString() : null));
+        return new JsonResponse(
+            EvaluationResource::of(
+                $evaluations->evaluate($squad, $draft, $request->day(), $this->user($request)->id),
+                $draft->slotMinutes,
+                $request->filled('playersOf') ? $request->string('playersOf')->toString() : null,
+            ),
+        );
     }
 }

@@ -29,13 +29,24 @@ class PlayerController extends Controller
         $readings = $records->readings([$player->id])[$player->id] ?? [];
         $lines = $records->lines();
         $standings = array_map(
-            fn (string $key, LineReading $reading): array => ['line' => LineResource::line($lines[$key], $player->squad->length_unit)] + LineResource::standing($reading, $player->squad->target_school),
+            fn (string $key, LineReading $reading): array => [
+                'line' => LineResource::line($lines[$key], $player->squad->length_unit),
+            ] + LineResource::standing($reading, $player->squad->target_school),
             array_keys($readings),
             $readings,
         );
-        usort($standings, fn (array $a, array $b): int => [$a['line']['drillName'], $a['line']['window'], $a['line']['side']] <=> [$b['line']['drillName'], $b['line']['window'], $b['line']['side']]);
+        usort(
+            $standings,
+            fn (array $a, array $b): int => [
+                $a['line']['drillName'],
+                $a['line']['window'],
+                $a['line']['side'],
+            ] <=> [$b['line']['drillName'], $b['line']['window'], $b['line']['side']],
+        );
 
-        return new JsonResponse(PlayerResource::of($player) + ['squadId' => $player->squad_id, 'squadName' => $player->squad->name, 'lines' => $standings]);
+        return new JsonResponse(
+            PlayerResource::of($player) + ['squadId' => $player->squad_id, 'squadName' => $player->squad->name, 'lines' => $standings],
+        );
     }
 
     #[Post('/squads/{squad}/players', 'Adds a player; a first name is enough.', answers: 'Player', takes: 'PlayerFields', status: 201)]

@@ -14,7 +14,14 @@ use Illuminate\Support\Facades\Gate;
 
 class ResetLinkController extends Controller
 {
-    #[Post('/club/people/{person}/reset-link', 'Makes a signed link with which somebody sets a new password.', answers: 'ResetLink', status: 201)]
+    #[
+        Post(
+            '/club/people/{person}/reset-link',
+            'Makes a signed link with which somebody sets a new password.',
+            answers: 'ResetLink',
+            status: 201,
+        ),
+    ]
     public function __invoke(Request $request, User $person, AuditTrail $trail): JsonResponse
     {
         Gate::authorize('manage', $this->user($request)->club);

@@ -19,7 +19,12 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 
-#[Shape('PartTime', ['segmentId' => 'string', 'part' => "'set-up'|'explain'|'change'", 'plannedSeconds' => 'number', 'actualSeconds' => 'number'])]
+#[
+    Shape(
+        'PartTime',
+        ['segmentId' => 'string', 'part' => "'set-up'|'explain'|'change'", 'plannedSeconds' => 'number', 'actualSeconds' => 'number'],
+    ),
+]
 #[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]'])]
 class RunController extends Controller
 {
@@ -28,10 +33,22 @@ class RunController extends Controller
     {
         Gate::authorize('view', $session->squad);
 
-        return new JsonResponse(RunPackResource::of($query->of($session, $this->day($request)->on($session->starts_at_utc), $this->user($request)->id), $this->day($request)));
+        return new JsonResponse(
+            RunPackResource::of(
+                $query->of($session, $this->day($request)->on($session->starts_at_utc), $this->user($request)->id),
+                $this->day($request),
+            ),
+        );
     }
 
-    #[Put('/sessions/{session}/run', 'When the run began and ended, as the device says, and how long its judged parts took; said twice, it stays the same.', answers: 'SessionSummary', takes: 'RunTimes')]
+    #[
+        Put(
+            '/sessions/{session}/run',
+            'When the run began and ended, as the device says, and how long its judged parts took; said twice, it stays the same.',
+            answers: 'SessionSummary',
+            takes: 'RunTimes',
+        ),
+    ]
     public function update(Request $request, TrainingSession $session, CloseRun $close): JsonResponse
     {
         Gate::authorize('run', $session->squad);

@@ -27,7 +27,10 @@ class SquadController extends Controller
         $players = $squad->players;
         $readings = $records->readings(array_values(array_map(intval(...), $players->modelKeys())));
         $lines = array_map(fn (RecordLine $line): array => LineResource::line($line, $squad->length_unit), array_values($records->lines()));
-        usort($lines, fn (array $a, array $b): int => [$a['drillName'], $a['window'], $a['side']] <=> [$b['drillName'], $b['window'], $b['side']]);
+        usort(
+            $lines,
+            fn (array $a, array $b): int => [$a['drillName'], $a['window'], $a['side']] <=> [$b['drillName'], $b['window'], $b['side']],
+        );
 
         return new JsonResponse([
             'id' => $squad->id,
@@ -37,7 +40,10 @@ class SquadController extends Controller
             'players' => $players->map(PlayerResource::of(...))->all(),
             'lines' => $lines,
             'standings' => (object) array_map(
-                fn (array $ofPlayer): object => (object) array_map(fn (LineReading $reading): array => LineResource::standing($reading, $squad->target_school), $ofPlayer),
+                fn (array $ofPlayer): object => (object) array_map(
+                    fn (LineReading $reading): array => LineResource::standing($reading, $squad->target_school),
+                    $ofPlayer,
+                ),
                 $readings,
             ),
         ]);
@@ -46,7 +52,9 @@ class SquadController extends Controller
     #[Post('/club/squads', 'Adds a squad to the club.', answers: 'SquadMade', takes: 'SquadFields', status: 201)]
     public function store(SquadRequest $request, AuditTrail $trail): JsonResponse
     {
-        $squad = Squad::query()->create(['name' => $request->string('name')->trim()->toString(), 'age_group' => $request->string('ageGroup')->toString()]);
+        $squad = Squad::query()->create(
+            ['name' => $request->string('name')->trim()->toString(), 'age_group' => $request->string('ageGroup')->toString()],
+        );
         $trail->noteOf($this->user($request), 'squad.added', $squad->name, $squad->id);
 
         return new JsonResponse(['id' => $squad->id], 201);

@@ -24,11 +24,27 @@ class SquadSettingsController extends Controller
         return new JsonResponse(self::settings($squad));
     }
 
-    #[Put('/squads/{squad}/settings', 'Keeps what a squad has chosen.', answers: 'Settings', takes: 'SettingValues', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    #[
+        Put(
+            '/squads/{squad}/settings',
+            'Keeps what a squad has chosen.',
+            answers: 'Settings',
+            takes: 'SettingValues',
+            headers: ['If-Match' => 'The version that was changed, in quotes.'],
+        ),
+    ]
     public function update(SquadSettingsRequest $request, Squad $squad, KeepSettings $action): JsonResponse
     {
         $version = $this->changedVersion($request);
-        $squad = $this->unlessStale(fn (): Squad => $action->ofSquad($squad, SquadSettings::columns($squad, $request->validated()), $version, $this->user($request)), fn (): array => self::settings($squad->refresh()));
+        $squad = $this->unlessStale(
+            fn (): Squad => $action->ofSquad(
+                $squad,
+                SquadSettings::columns($squad, $request->validated()),
+                $version,
+                $this->user($request),
+            ),
+            fn (): array => self::settings($squad->refresh()),
+        );
 
         return new JsonResponse(self::settings($squad));
     }

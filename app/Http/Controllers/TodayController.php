@@ -19,11 +19,35 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
 #[Shape('TodaySession', ['evaluation' => 'Evaluation?', 'problem' => 'string?'], extends: 'Session')]
-#[Shape('RecordSet', ['playerId' => 'int', 'playerName' => 'string', 'drillName' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'value' => 'number', 'unit' => 'string'])]
+#[
+    Shape(
+        'RecordSet',
+        [
+            'playerId' => 'int',
+            'playerName' => 'string',
+            'drillName' => 'string',
+            'side' => "'R'|'L'|'both'|'alternating'",
+            'value' => 'number',
+            'unit' => 'string',
+        ],
+    ),
+]
 #[Shape('LastSession', ['records' => 'RecordSet[]'], extends: 'SessionSummary')]
 #[Shape('StaleFamily', ['family' => 'string', 'lastOn' => 'date', 'days' => 'int'])]
 #[Shape('UpcomingSession', ['week' => "'this'|'next'|'later'"], extends: 'SessionSummary')]
-#[Shape('Today', ['today' => 'date', 'seasonWeek' => 'int?', 'next' => 'TodaySession?', 'last' => 'LastSession?', 'stale' => 'StaleFamily[]', 'upcoming' => 'UpcomingSession[]'])]
+#[
+    Shape(
+        'Today',
+        [
+            'today' => 'date',
+            'seasonWeek' => 'int?',
+            'next' => 'TodaySession?',
+            'last' => 'LastSession?',
+            'stale' => 'StaleFamily[]',
+            'upcoming' => 'UpcomingSession[]',
+        ],
+    ),
+]
 class TodayController extends Controller
 {
     #[Get('/squads/{squad}/today', 'What a coach wants to know before leaving for the pitch.', answers: 'Today')]
@@ -38,10 +62,20 @@ class TodayController extends Controller
             'today' => $day->today()->iso(),
             'seasonWeek' => $squad->season_starts_on === null ? null : $day->seasonWeek($squad->season_starts_on),
             'next' => $next === null ? null : SessionResource::of($next, $day) + $this->evaluated($request, $squad, $next, $evaluations),
-            'last' => $last === null ? null : SessionResource::summary($last, $day) + ['records' => $query->recordsSetOn($squad, $day->on($last->starts_at_utc))],
+            'last' => $last === null
+                ? null
+                : SessionResource::summary($last, $day) + ['records' => $query->recordsSetOn($squad, $day->on($last->starts_at_utc))],
             'stale' => $query->stale($squad, $day),
-            'upcoming' => $squad->trainingSessions()->whereNull('run_finished_at_utc')->where('starts_at_utc', '>=', now()->subHours(12))->orderBy('starts_at_utc')->limit(6)->get()
-                ->map(fn (TrainingSession $session): array => SessionResource::summary($session, $day) + ['week' => $day->week($session->starts_at_utc)])->all(),
+            'upcoming' => $squad->trainingSessions()
+                ->whereNull('run_finished_at_utc')
+                ->where('starts_at_utc', '>=', now()->subHours(12))
+                ->orderBy('starts_at_utc')
+                ->limit(6)
+                ->get()
+                ->map(
+                    fn (TrainingSession $session): array => SessionResource::summary($session, $day)
+                        + ['week' => $day->week($session->starts_at_utc)],
+                )->all(),
         ]);
     }
 
@@ -49,7 +83,12 @@ class TodayController extends Controller
     private function evaluated(Request $request, Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
     {
         try {
-            $evaluation = $evaluations->evaluate($squad, PlanDraft::ofSession($session, $session->comingPlayerIds()), $this->day($request)->on($session->starts_at_utc), $this->user($request)->id);
+            $evaluation = $evaluations->evaluate(
+                $squad,
+                PlanDraft::ofSession($session, $session->comingPlayerIds()),
+                $this->day($request)->on($session->starts_at_utc),
+                $this->user($request)->id,
+            );
 
             return ['evaluation' => EvaluationResource::of($evaluation, $session->slot_minutes), 'problem' => null];
         } catch (CoreException $refusal) {

@@ -45,7 +45,17 @@ class TrainingSessionController extends Controller
         $session = new TrainingSession(['squad_id' => $squad->id, 'client_uuid' => $uuid]);
         try {
             return $this->added($request, $squad, $uuid)
-                ?? $this->answer($request, $action->keep($session, $this->header($request), $request->draft(), $this->user($request), $this->barred($request, $squad, $evaluations)), 201);
+                ?? $this->answer(
+                    $request,
+                    $action->keep(
+                        $session,
+                        $this->header($request),
+                        $request->draft(),
+                        $this->user($request),
+                        $this->barred($request, $squad, $evaluations),
+                    ),
+                    201,
+                );
         } catch (UniqueConstraintViolationException $twice) {
             // Sent twice in one breath: the other was quicker.
             return $this->added($request, $squad, $uuid) ?? throw $twice;
@@ -60,13 +70,28 @@ class TrainingSessionController extends Controller
         return $before === null ? null : $this->answer($request, $before, 201);
     }
 
-    #[Put('/sessions/{session}', 'Keeps a changed plan, unless it was changed elsewhere: then 412 with the plan as it stands.', answers: 'Session', takes: 'PlanToKeep', headers: ['If-Match' => 'The version that was changed, in quotes.'])]
+    #[
+        Put(
+            '/sessions/{session}',
+            'Keeps a changed plan, unless it was changed elsewhere: then 412 with the plan as it stands.',
+            answers: 'Session',
+            takes: 'PlanToKeep',
+            headers: ['If-Match' => 'The version that was changed, in quotes.'],
+        ),
+    ]
     public function update(PlanRequest $request, TrainingSession $session, KeepPlan $action, PlanEvaluationQuery $evaluations): JsonResponse
     {
         $version = $this->changedVersion($request);
         $barred = $this->barred($request, $session->squad, $evaluations);
         $kept = $this->unlessStale(
-            fn (): TrainingSession => $action->keep($session, $this->header($request), $request->draft(), $this->user($request), $barred, $version),
+            fn (): TrainingSession => $action->keep(
+                $session,
+                $this->header($request),
+                $request->draft(),
+                $this->user($request),
+                $barred,
+                $version,
+            ),
             fn (): array => SessionResource::of($session->refresh()->load(self::SHOWN), $this->day($request)),
         );
 
@@ -81,7 +106,15 @@ class TrainingSessionController extends Controller
         return new JsonResponse($action->hangsOn($session));
     }
 
-    #[Delete('/sessions/{session}', 'Deletes a session with every number taken in it; `marks` says how many those are.', takes: 'SessionToDelete', status: 204, headers: ['If-Match' => 'The version that was looked at, in quotes.'])]
+    #[
+        Delete(
+            '/sessions/{session}',
+            'Deletes a session with every number taken in it; `marks` says how many those are.',
+            takes: 'SessionToDelete',
+            status: 204,
+            headers: ['If-Match' => 'The version that was looked at, in quotes.'],
+        ),
+    ]
     public function destroy(Request $request, TrainingSession $session, DeleteSession $action): Response
     {
         Gate::authorize('plan', $session->squad);

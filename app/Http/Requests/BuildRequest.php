@@ -17,8 +17,10 @@ use Illuminate\Validation\Rule;
 /** What a coach asks to have proposed. A slot that cannot be is answered with the nearest that can. */
 #[Shape('Lock', ['drill' => 'string?', 'family' => 'string?'])]
 #[Shape('BuildDraft', [
-    'theme?' => 'string?', 'wish?' => "'anything'|'weaker-foot'|'shared-layout'|'join-two'|'rainy-corner'", 'locks?' => 'Lock[]', 'bans?' => 'string[]', 'seen?' => 'string[][]', 'joinedSessionIds?' => 'int[]', 'seed?' => 'int',
-    'slotMinutes' => 'int', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?',
+    'theme?' => 'string?', 'wish?' => "'anything'|'weaker-foot'|'shared-layout'|'join-two'|'rainy-corner'", 'locks?' => 'Lock[]',
+    'bans?' => 'string[]', 'seen?' => 'string[][]', 'joinedSessionIds?' => 'int[]', 'seed?' => 'int',
+    'slotMinutes' => 'int', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]',
+    'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?',
 ])]
 class BuildRequest extends PlanRequest
 {
@@ -45,7 +47,11 @@ class BuildRequest extends PlanRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['slotMinutes.*' => 'Enter the minutes there are.', 'theme' => 'Choose one of the nine families, or none.', 'wish' => 'Choose one of the list.'] + parent::messages();
+        return [
+            'slotMinutes.*' => 'Enter the minutes there are.',
+            'theme' => 'Choose one of the nine families, or none.',
+            'wish' => 'Choose one of the list.',
+        ] + parent::messages();
     }
 
     public function squad(): Squad
@@ -56,7 +62,10 @@ class BuildRequest extends PlanRequest
         return $squad;
     }
 
-    /** @return array{theme: Family|null, wish: Wish, locks: list<Lock>, bans: list<string>, seen: list<list<string>>, joinedSessionIds: list<int>, seed: int} */
+    /**
+     * @return array{theme: Family|null, wish: Wish, locks: list<Lock>, bans: list<string>, seen: list<list<string>>,
+     *     joinedSessionIds: list<int>, seed: int}
+     */
     public function asked(): array
     {
         $locks = [];

@@ -57,7 +57,11 @@ class InvitationRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['email.*' => 'Enter the e-mail address of the person.', 'role.*' => 'Choose lead, coach or assistant.', 'squadId.*' => 'Choose one of the club\'s squads.'];
+        return [
+            'email.*' => 'Enter the e-mail address of the person.',
+            'role.*' => 'Choose lead, coach or assistant.',
+            'squadId.*' => 'Choose one of the club\'s squads.',
+        ];
     }
 
     public function email(): string

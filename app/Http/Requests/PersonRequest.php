@@ -37,7 +37,10 @@ class PersonRequest extends FormRequest
     public function after(): array
     {
         return [function (Validator $validator): void {
-            if ($validator->errors()->isEmpty() && Squad::query()->whereKey(array_keys($this->roles()))->count() !== count($this->roles())) {
+            if (
+                $validator->errors()->isEmpty()
+                && Squad::query()->whereKey(array_keys($this->roles()))->count() !== count($this->roles())
+            ) {
                 $validator->errors()->add('roles', 'Choose from the club\'s own squads.');
             }
         }];

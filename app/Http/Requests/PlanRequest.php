@@ -22,7 +22,24 @@ use Illuminate\Support\Facades\Gate;
 /** A running order as the client holds it: for the preview, and, with title, place and start, for keeping. */
 #[Shape('PlayerMay', ['playerId' => 'int', 'may' => "'everything'|'serves-only'|'no-striking'|'no-heading'"])]
 #[Shape('Override', ['blockId' => 'string?', 'code' => 'string', 'reason' => 'string'])]
-#[Shape('PlanDraft', ['slotMinutes' => 'int', 'blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]', 'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?', 'overrides?' => 'Override[]', 'playersOf?' => 'string?'])]
+#[
+    Shape(
+        'PlanDraft',
+        [
+            'slotMinutes' => 'int',
+            'blocks' => 'PlanBlock[]',
+            'comingPlayerIds' => 'int[]',
+            'startsAt?' => 'string',
+            'helpers?' => 'int',
+            'may?' => 'PlayerMay[]',
+            'isHot?' => 'bool',
+            'temperatureCelsius?' => 'number?',
+            'humidityPercent?' => 'number?',
+            'overrides?' => 'Override[]',
+            'playersOf?' => 'string?',
+        ],
+    ),
+]
 #[Shape('PlanToKeep', ['title' => 'string', 'place?' => 'string?', 'clientUuid?' => 'string?'], extends: 'PlanDraft')]
 class PlanRequest extends FormRequest
 {
@@ -75,7 +92,18 @@ class PlanRequest extends FormRequest
 
     public function draft(): PlanDraft
     {
-        /** @var array{slotMinutes: int|string, blocks?: array<array-key, array<string, mixed>>, comingPlayerIds: array<array-key, int>, helpers?: int|string, may?: array<array-key, array{playerId: int, may: string}>, isHot?: bool, temperatureCelsius?: float|int|string|null, humidityPercent?: float|int|string|null, overrides?: array<array-key, array{blockId: string|null, code: string, reason: string}>} $fields */
+        /** @var array{
+         *     slotMinutes: int|string,
+         *     blocks?: array<array-key, array<string, mixed>>,
+         *     comingPlayerIds: array<array-key, int>,
+         *     helpers?: int|string,
+         *     may?: array<array-key, array{playerId: int, may: string}>,
+         *     isHot?: bool,
+         *     temperatureCelsius?: float|int|string|null,
+         *     humidityPercent?: float|int|string|null,
+         *     overrides?: array<array-key, array{blockId: string|null, code: string, reason: string}>,
+         * } $fields
+         */
         $fields = $this->validated();
 
         return new PlanDraft(
@@ -83,8 +111,16 @@ class PlanRequest extends FormRequest
             array_values($fields['blocks'] ?? []),
             array_map(intval(...), array_values($fields['comingPlayerIds'])),
             min(20, max(0, (int) ($fields['helpers'] ?? 0))),
-            array_column(array_filter($fields['may'] ?? [], fn (array $one): bool => $one['may'] !== Availability::Everything->value), 'may', 'playerId'),
-            ['isHot' => (bool) ($fields['isHot'] ?? false), 'temperatureCelsius' => self::number($fields['temperatureCelsius'] ?? null), 'humidityPercent' => self::number($fields['humidityPercent'] ?? null)],
+            array_column(
+                array_filter($fields['may'] ?? [], fn (array $one): bool => $one['may'] !== Availability::Everything->value),
+                'may',
+                'playerId',
+            ),
+            [
+                'isHot' => (bool) ($fields['isHot'] ?? false),
+                'temperatureCelsius' => self::number($fields['temperatureCelsius'] ?? null),
+                'humidityPercent' => self::number($fields['humidityPercent'] ?? null),
+            ],
             array_values($fields['overrides'] ?? []),
         );
     }

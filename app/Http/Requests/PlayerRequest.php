@@ -27,7 +27,12 @@ class PlayerRequest extends FormRequest
         $year = (int) now()->format('Y');
 
         return [
-            'name' => ['required', 'string', 'max:60', Rule::unique('players', 'name')->where('squad_id', $this->squad()->id)->ignore($this->route('player'))],
+            'name' => [
+                'required',
+                'string',
+                'max:60',
+                Rule::unique('players', 'name')->where('squad_id', $this->squad()->id)->ignore($this->route('player')),
+            ],
             'bib' => ['nullable', 'integer', 'min:1', 'max:99'],
             'strongFoot' => ['required', Rule::enum(StrongFoot::class)],
             'birthYear' => ['nullable', 'integer', 'min:'.($year - 20), 'max:'.($year - 4)],

@@ -27,7 +27,12 @@ class SquadRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'name' => ['required', 'string', 'max:120', Rule::unique('squads', 'name')->where('club_id', $this->user()?->getAttribute('club_id'))],
+            'name' => [
+                'required',
+                'string',
+                'max:120',
+                Rule::unique('squads', 'name')->where('club_id', $this->user()?->getAttribute('club_id')),
+            ],
             'ageGroup' => ['required', Rule::in(AgeGroup::names())],
         ];
     }
@@ -35,6 +40,10 @@ class SquadRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.unique' => 'The club has a squad of that name.', 'name.*' => 'Give the squad a name.', 'ageGroup.*' => 'Choose an age group from U6 to U18.'];
+        return [
+            'name.unique' => 'The club has a squad of that name.',
+            'name.*' => 'Give the squad a name.',
+            'ageGroup.*' => 'Choose an age group from U6 to U18.',
+        ];
     }
 }

@@ -23,8 +23,15 @@ final class DrillPageResource
      */
     private static function needs(array $slugs): array
     {
-        return $slugs === [] ? [] : array_values(MoveVersion::query()->where('is_current', true)->whereIn('slug', $slugs)->orderBy('name')->get(['slug', 'name'])
-            ->map(fn (MoveVersion $move): array => ['slug' => (string) $move->getAttribute('slug'), 'name' => (string) $move->getAttribute('name')])->all());
+        return $slugs === []
+            ? []
+            : array_values(MoveVersion::query()->where('is_current', true)->whereIn('slug', $slugs)->orderBy('name')->get(['slug', 'name'])
+                ->map(
+                    fn (MoveVersion $move): array => [
+                        'slug' => (string) $move->getAttribute('slug'),
+                        'name' => (string) $move->getAttribute('name'),
+                    ],
+                )->all());
     }
 
     /** @return array<string, mixed> */

@@ -35,8 +35,11 @@ use FleetSparrow\Core\Touch\Script;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
 #[Shape('Dose', [
-    'kind' => "'timed'|'reps'|'lengths'|'quota'|'collective'|'streak'|'race'|'tries'|'free'|'circuit'", 'rounds?' => 'int', 'tempos?' => 'string', 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int', 'total?' => 'int',
-    'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int', 'restSeconds?' => 'number', 'sides?' => 'string',
+    'kind' => "'timed'|'reps'|'lengths'|'quota'|'collective'|'streak'|'race'|'tries'|'free'|'circuit'", 'rounds?' => 'int',
+    'tempos?' => 'string', 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int',
+    'total?' => 'int',
+    'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int',
+    'restSeconds?' => 'number', 'sides?' => 'string',
 ])]
 #[Shape('Point', ['xMetres' => 'number', 'yMetres' => 'number'])]
 #[Shape('DrawnMarker', ['shape' => "'triangle'|'square'|'ring'", 'colour' => 'string'], extends: 'Point')]
@@ -46,23 +49,80 @@ use FleetSparrow\Core\Touch\Script;
 #[Shape('DrawnStitch', ['foot' => 'string', 'degrees' => 'number'], extends: 'Point')]
 #[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
 #[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
-#[Shape('Drawing', ['kind' => 'string', 'markers' => 'DrawnMarker[]', 'path' => 'Point[]', 'stitches' => 'DrawnStitch[]', 'runPath' => 'Point[]', 'balls' => 'Point[]', 'places' => 'DrawnPlace[]', 'walls' => 'DrawnWall[]', 'kit' => 'string[]', 'pathLength' => 'PathLength?', 'dimensions' => 'DrawnDimension[]', 'labels' => 'DrawnLabel[]', 'spaceText' => 'string', 'walk' => 'Walk?'])]
+#[
+    Shape(
+        'Drawing',
+        [
+            'kind' => 'string',
+            'markers' => 'DrawnMarker[]',
+            'path' => 'Point[]',
+            'stitches' => 'DrawnStitch[]',
+            'runPath' => 'Point[]',
+            'balls' => 'Point[]',
+            'places' => 'DrawnPlace[]',
+            'walls' => 'DrawnWall[]',
+            'kit' => 'string[]',
+            'pathLength' => 'PathLength?',
+            'dimensions' => 'DrawnDimension[]',
+            'labels' => 'DrawnLabel[]',
+            'spaceText' => 'string',
+            'walk' => 'Walk?',
+        ],
+    ),
+]
 #[Shape('WalkPoint', ['seconds' => 'number'], extends: 'Point')]
 #[Shape('Walk', ['seconds' => 'number', 'ball' => 'WalkPoint[]', 'worker' => 'WalkPoint[]'])]
 #[Shape('Contact', ['foot' => 'string', 'surface' => 'string'])]
-#[Shape('Scoring', ['kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'", 'starts' => 'string', 'stops' => 'string', 'countsOnlyIf' => 'string', 'voids' => 'string', 'fault' => 'string'])]
+#[
+    Shape(
+        'Scoring',
+        [
+            'kind' => 'string',
+            'unit' => 'string',
+            'better' => "'higher'|'lower'",
+            'starts' => 'string',
+            'stops' => 'string',
+            'countsOnlyIf' => 'string',
+            'voids' => 'string',
+            'fault' => 'string',
+        ],
+    ),
+]
 #[Shape('ServerCard', ['give' => 'string', 'call' => 'string', 'count' => 'string', 'stop' => 'string'])]
-#[Shape('Organisation', ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string', 'people' => 'string[]', 'card' => 'ServerCard?'])]
-#[Shape('DrillPart', ['name' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'move' => 'string?', 'dose' => 'Dose?', 'restSeconds' => 'number', 'asks' => 'string', 'isCounted' => 'bool'])]
+#[
+    Shape(
+        'Organisation',
+        ['workers' => 'int', 'playerServers' => 'int', 'service' => 'string', 'people' => 'string[]', 'card' => 'ServerCard?'],
+    ),
+]
+#[
+    Shape(
+        'DrillPart',
+        [
+            'name' => 'string',
+            'script' => 'string',
+            'contacts' => 'Contact[]',
+            'move' => 'string?',
+            'dose' => 'Dose?',
+            'restSeconds' => 'number',
+            'asks' => 'string',
+            'isCounted' => 'bool',
+        ],
+    ),
+]
 #[Shape('Question', ['ask' => 'string', 'hopedFor' => 'string[]'])]
 #[Shape('StandIn', ['for' => 'string', 'use' => 'string'])]
 #[Shape('LevelFactor', ['ageGroup' => 'string', 'dose' => 'number', 'distance' => 'number', 'target' => 'number'])]
 #[Shape('Penalty', ['slug' => 'string', 'words' => 'string', 'seconds' => 'number'])]
 #[Shape('Fault', ['fault' => 'string', 'fix' => 'string'])]
 #[Shape('Drill', [
-    'versionId' => 'int', 'slug' => 'string', 'name' => 'string', 'family' => 'string', 'summary' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'contactsLeft' => 'Contact[]',
-    'touchesPerRep' => 'number', 'secondsPerRep' => 'number', 'dose' => 'Dose?', 'scoring' => 'Scoring?', 'organisation' => 'Organisation', 'points' => 'string[]', 'faults' => 'Fault[]', 'cautions' => 'string[]', 'drawing' => 'Drawing',
-    'composition' => "'single'|'combination'|'build-up'|'circuit'", 'parts' => 'DrillPart[]', 'asks' => 'string[]', 'questions' => 'Question[]', 'standIns' => 'StandIn[]', 'fromAge' => 'string', 'levels' => 'LevelFactor[]', 'judgesQuality' => 'bool', 'note' => 'string', 'penalties' => 'Penalty[]', 'isOwn' => 'bool',
+    'versionId' => 'int', 'slug' => 'string', 'name' => 'string', 'family' => 'string', 'summary' => 'string', 'script' => 'string',
+    'contacts' => 'Contact[]', 'contactsLeft' => 'Contact[]',
+    'touchesPerRep' => 'number', 'secondsPerRep' => 'number', 'dose' => 'Dose?', 'scoring' => 'Scoring?',
+    'organisation' => 'Organisation', 'points' => 'string[]', 'faults' => 'Fault[]', 'cautions' => 'string[]', 'drawing' => 'Drawing',
+    'composition' => "'single'|'combination'|'build-up'|'circuit'", 'parts' => 'DrillPart[]', 'asks' => 'string[]',
+    'questions' => 'Question[]', 'standIns' => 'StandIn[]', 'fromAge' => 'string', 'levels' => 'LevelFactor[]',
+    'judgesQuality' => 'bool', 'note' => 'string', 'penalties' => 'Penalty[]', 'isOwn' => 'bool',
 ])]
 #[Shape('Drills', ['drills' => 'Drill[]'])]
 final class DrillResource
@@ -92,12 +152,16 @@ final class DrillResource
             'secondsPerRep' => round($drill->secondsPerRep, 2),
             'dose' => $drill->dose?->fields(),
             'scoring' => $rule === null ? null : [
-                'kind' => $rule->kind->value, 'unit' => $rule->kind->unit(), 'better' => $rule->kind->better()->value, 'starts' => $rule->starts->words(), 'stops' => $rule->stops->words(),
+                'kind' => $rule->kind->value, 'unit' => $rule->kind->unit(), 'better' => $rule->kind->better()->value,
+                'starts' => $rule->starts->words(), 'stops' => $rule->stops->words(),
                 'countsOnlyIf' => $rule->countsOnlyIf(), 'voids' => $rule->voidWords(), 'fault' => $rule->faultWords(),
             ],
             'organisation' => [
-                'workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers, 'service' => $drill->organisation->service->value,
-                'people' => DrillWords::people($drill->organisation), 'card' => $drill->organisation->card === null ? null : get_object_vars($drill->organisation->card),
+                'workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers,
+                'service' => $drill->organisation->service->value,
+                'people' => DrillWords::people($drill->organisation), 'card' => $drill->organisation->card === null
+                    ? null
+                    : get_object_vars($drill->organisation->card),
             ],
             'points' => $teaching->points,
             'faults' => $teaching->faults,
@@ -109,7 +173,15 @@ final class DrillResource
             'questions' => array_map(get_object_vars(...), $teaching->questions),
             'standIns' => array_map(get_object_vars(...), $teaching->standIns),
             'fromAge' => $drill->demands->fromAge->name(),
-            'levels' => array_map(fn (LevelFactor $level): array => ['ageGroup' => $level->ageGroup->name(), 'dose' => $level->dose, 'distance' => $level->distance, 'target' => $level->target], $drill->demands->levels),
+            'levels' => array_map(
+                fn (LevelFactor $level): array => [
+                    'ageGroup' => $level->ageGroup->name(),
+                    'dose' => $level->dose,
+                    'distance' => $level->distance,
+                    'target' => $level->target,
+                ],
+                $drill->demands->levels,
+            ),
             'judgesQuality' => $teaching->judgesQuality,
             'note' => $teaching->note,
             'penalties' => $rule->protocol->penalties ?? [],
@@ -120,13 +192,27 @@ final class DrillResource
     /** @return list<array<string, mixed>> parts of a combination, links of a build-up, items of a circuit */
     private static function parts(Drill $drill): array
     {
-        $part = fn (string $name, Script $script): array => ['name' => $name, 'script' => $script->text(), 'contacts' => self::contacts($script->resolved(Foot::Right)->items)];
+        $part = fn (string $name, Script $script): array => [
+            'name' => $name,
+            'script' => $script->text(),
+            'contacts' => self::contacts($script->resolved(Foot::Right)->items),
+        ];
 
         return [
-            ...array_map(fn (Part $one): array => $part($one->name, $one->script) + ['move' => $one->move, 'dose' => null, 'restSeconds' => 0.0, 'asks' => '', 'isCounted' => false], $drill->composition->parts),
+            ...array_map(
+                fn (Part $one): array => $part($one->name, $one->script) + [
+                    'move' => $one->move,
+                    'dose' => null,
+                    'restSeconds' => 0.0,
+                    'asks' => '',
+                    'isCounted' => false,
+                ],
+                $drill->composition->parts,
+            ),
             ...array_map(fn (CircuitItem $one): array => $part($one->name, $one->script) + [
                 'move' => null, 'dose' => $one->dose->fields(), 'restSeconds' => $one->restSeconds,
-                'asks' => implode(', ', array_filter([$one->touches?->words(), $one->manner?->words()])), 'isCounted' => $one->rule !== null,
+                'asks' => implode(', ', array_filter([$one->touches?->words(), $one->manner?->words()])),
+                'isCounted' => $one->rule !== null,
             ], $drill->composition->items),
         ];
     }
@@ -141,19 +227,49 @@ final class DrillResource
 
         return [
             'kind' => $layout->kind(),
-            'markers' => array_map(fn (Marker $marker): array => self::point($marker->at) + ['shape' => $marker->shape->value, 'colour' => $marker->colour], $layout->markers()),
+            'markers' => array_map(
+                fn (Marker $marker): array => self::point($marker->at) + ['shape' => $marker->shape->value, 'colour' => $marker->colour],
+                $layout->markers(),
+            ),
             'path' => $path === null ? [] : array_map(self::point(...), $path->points),
-            'pathLength' => $path === null ? null : ['metres' => round($path->lengthMetres, 3), 'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit)],
-            'stitches' => array_map(self::stitch(...), PathStitches::along($path, $script->resolved(Foot::Right), $layout->timesAlongPath())),
+            'pathLength' => $path === null
+                ? null
+                : [
+                    'metres' => round($path->lengthMetres, 3),
+                    'text' => self::text(Length::ofMetres($path->lengthMetres)->in($unit), $unit),
+                ],
+            'stitches' => array_map(
+                self::stitch(...),
+                PathStitches::along($path, $script->resolved(Foot::Right), $layout->timesAlongPath()),
+            ),
             'runPath' => array_map(self::point(...), $layout->runPath()->points ?? []),
             'balls' => array_values(array_unique(array_map(self::point(...), $layout->balls()), SORT_REGULAR)),
             'places' => array_map(fn (Place $place): array => self::point($place->at) + ['role' => $place->role->value], $layout->places()),
-            'walls' => array_map(fn (WallLine $wall): array => ['from' => self::point($wall->from), 'to' => self::point($wall->to)], $layout->walls()),
+            'walls' => array_map(
+                fn (WallLine $wall): array => ['from' => self::point($wall->from), 'to' => self::point($wall->to)],
+                $layout->walls(),
+            ),
             'kit' => self::kit($layout),
-            'dimensions' => array_map(fn (DimensionLine $line): array => ['from' => self::point($line->from), 'to' => self::point($line->to), 'text' => self::text($line->length->in($unit), $unit)], $layout->dimensions()),
+            'dimensions' => array_map(
+                fn (DimensionLine $line): array => [
+                    'from' => self::point($line->from),
+                    'to' => self::point($line->to),
+                    'text' => self::text($line->length->in($unit), $unit),
+                ],
+                $layout->dimensions(),
+            ),
             'labels' => array_map(fn (Label $label): array => self::point($label->at) + ['text' => $label->text], $layout->labels()),
-            'walk' => $walk === null ? null : ['seconds' => round($walk->seconds, 2), 'ball' => array_map(self::walkPoint(...), $walk->ball), 'worker' => array_map(self::walkPoint(...), $walk->worker)],
-            'spaceText' => self::text(round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
+            'walk' => $walk === null
+                ? null
+                : [
+                    'seconds' => round($walk->seconds, 2),
+                    'ball' => array_map(self::walkPoint(...), $walk->ball),
+                    'worker' => array_map(self::walkPoint(...), $walk->worker),
+                ],
+            'spaceText' => self::text(
+                round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1),
+                $unit,
+            ).' by '.self::text(round($footprint->depthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1), $unit),
         ];
     }
 
@@ -176,9 +292,20 @@ final class DrillResource
     private static function kit(Layout $layout): array
     {
         $kit = Kit::of($layout, 1);
-        $words = array_map(fn (string $colour, int $count): string => "{$count} {$colour} ".($count === 1 ? 'marker' : 'markers'), array_keys($kit->markersByColour), $kit->markersByColour);
+        $words = array_map(
+            fn (string $colour, int $count): string => "{$count} {$colour} ".($count === 1 ? 'marker' : 'markers'),
+            array_keys($kit->markersByColour),
+            $kit->markersByColour,
+        );
 
-        return [...$words, ...array_map(fn (string $what, int $count): string => "{$count} {$what}".($count === 1 ? '' : 's'), array_keys($kit->equipment), $kit->equipment)];
+        return [
+            ...$words,
+            ...array_map(
+                fn (string $what, int $count): string => "{$count} {$what}".($count === 1 ? '' : 's'),
+                array_keys($kit->equipment),
+                $kit->equipment,
+            ),
+        ];
     }
 
     /** @return array{xMetres: float, yMetres: float} */

@@ -10,7 +10,23 @@ use FleetSparrow\Core\Book\DrillFacts;
 use FleetSparrow\Core\Shared\Foot;
 
 /** A drill in the list that a search brings. */
-#[Shape('DrillSummary', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'summary' => 'string', 'contacts' => 'Contact[]', 'dose' => 'Dose?', 'fromAge' => 'string', 'people' => "'alone'|'pair'|'group'", 'minutes' => 'number?', 'isOwn' => 'bool'])]
+#[
+    Shape(
+        'DrillSummary',
+        [
+            'slug' => 'string',
+            'name' => 'string',
+            'family' => 'string',
+            'summary' => 'string',
+            'contacts' => 'Contact[]',
+            'dose' => 'Dose?',
+            'fromAge' => 'string',
+            'people' => "'alone'|'pair'|'group'",
+            'minutes' => 'number?',
+            'isOwn' => 'bool',
+        ],
+    ),
+]
 #[Shape('DrillsFound', ['found' => 'DrillSummary[]'])]
 final class DrillSummary
 {

@@ -14,11 +14,33 @@ use FleetSparrow\Core\Layout\LayoutParameters;
 
 /** What a drill in hand comes to. */
 #[Shape('TrialFault', ['path' => 'string', 'message' => 'string'])]
-#[Shape('LayoutParameter', ['name' => 'string', 'label' => 'string', 'type' => "'length'|'whole'|'flag'", 'least' => 'int', 'most' => 'int'])]
+#[
+    Shape(
+        'LayoutParameter',
+        ['name' => 'string', 'label' => 'string', 'type' => "'length'|'whole'|'flag'", 'least' => 'int', 'most' => 'int'],
+    ),
+]
 #[Shape('TrialWork', ['players' => 'int', 'stationsFit' => 'int?', 'block' => 'BlockEvaluation'])]
 #[Shape('TrialLine', ['startsNew' => 'bool', 'reasons' => 'string[]'])]
-#[Shape('TriedDrill', ['script' => 'string', 'contacts' => 'Contact[]', 'touchesPerRep' => 'number', 'asks' => 'string[]', 'drawing' => 'Drawing'])]
-#[Shape('DrillTrial', ['fields' => 'object', 'faults' => 'TrialFault[]', 'parameters' => 'LayoutParameter[]', 'drill' => 'TriedDrill?', 'worked' => 'TrialWork?', 'line' => 'TrialLine?'])]
+#[
+    Shape(
+        'TriedDrill',
+        ['script' => 'string', 'contacts' => 'Contact[]', 'touchesPerRep' => 'number', 'asks' => 'string[]', 'drawing' => 'Drawing'],
+    ),
+]
+#[
+    Shape(
+        'DrillTrial',
+        [
+            'fields' => 'object',
+            'faults' => 'TrialFault[]',
+            'parameters' => 'LayoutParameter[]',
+            'drill' => 'TriedDrill?',
+            'worked' => 'TrialWork?',
+            'line' => 'TrialLine?',
+        ],
+    ),
+]
 final class DrillTrialResource
 {
     /**
@@ -37,7 +59,13 @@ final class DrillTrialResource
             'faults' => [],
             'parameters' => self::parameters($fields),
             'drill' => array_intersect_key($drawn, array_flip(['script', 'contacts', 'touchesPerRep', 'asks', 'drawing'])),
-            'worked' => $evaluation instanceof PlanEvaluation ? ['players' => $worked['players'] ?? 0, 'stationsFit' => $worked['stationsFit'] ?? null, 'block' => EvaluationResource::of($evaluation, 60)['blocks'][0]] : null,
+            'worked' => $evaluation instanceof PlanEvaluation
+                ? [
+                    'players' => $worked['players'] ?? 0,
+                    'stationsFit' => $worked['stationsFit'] ?? null,
+                    'block' => EvaluationResource::of($evaluation, 60)['blocks'][0],
+                ]
+                : null,
             'line' => $line,
         ];
     }
@@ -48,7 +76,14 @@ final class DrillTrialResource
      */
     public static function refused(array $fields, InvalidDrill $fault): array
     {
-        return ['fields' => $fields, 'faults' => $fault->faults === [] ? [['path' => $fault->reason(), 'message' => $fault->getMessage()]] : $fault->faults, 'parameters' => self::parameters($fields), 'drill' => null, 'worked' => null, 'line' => null];
+        return [
+            'fields' => $fields,
+            'faults' => $fault->faults === [] ? [['path' => $fault->reason(), 'message' => $fault->getMessage()]] : $fault->faults,
+            'parameters' => self::parameters($fields),
+            'drill' => null,
+            'worked' => null,
+            'line' => null,
+        ];
     }
 
     /**
@@ -61,6 +96,9 @@ final class DrillTrialResource
     {
         $kind = is_array($fields['layout'] ?? null) ? ($fields['layout']['kind'] ?? null) : null;
 
-        return array_map(fn (LayoutParameter $one): array => get_object_vars($one), is_string($kind) ? LayoutParameters::tryOf($kind) ?? [] : []);
+        return array_map(
+            fn (LayoutParameter $one): array => get_object_vars($one),
+            is_string($kind) ? LayoutParameters::tryOf($kind) ?? [] : [],
+        );
     }
 }

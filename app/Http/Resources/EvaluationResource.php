@@ -12,24 +12,58 @@ use FleetSparrow\Core\Timeline\Segment;
 /** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
 #[Shape('Touches', ['left' => 'int', 'right' => 'int', 'other' => 'int', 'bySurface' => 'any'])]
 #[Shape('Segment', [
-    'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'", 'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
-    'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number', 'plainSeconds' => 'number?',
+    'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'",
+    'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
+    'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
+    'plainSeconds' => 'number?',
 ])]
 #[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
 #[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'|'helper'", 'words' => 'string', 'stations' => 'int?'])]
 #[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?', 'code' => 'string', 'isBarred' => 'bool'])]
 #[Shape('StationGroup', ['workers' => 'int[]', 'servers' => 'int[]', 'isHelped' => 'bool'])]
 #[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'|'counts'"])]
-#[Shape('PlayerShare', ['playerId' => 'int', 'ballSeconds' => 'int', 'servingSeconds' => 'int', 'waitingSeconds' => 'int', 'longestWaitSeconds' => 'int', 'left' => 'int', 'right' => 'int', 'other' => 'int'])]
+#[
+    Shape(
+        'PlayerShare',
+        [
+            'playerId' => 'int',
+            'ballSeconds' => 'int',
+            'servingSeconds' => 'int',
+            'waitingSeconds' => 'int',
+            'longestWaitSeconds' => 'int',
+            'left' => 'int',
+            'right' => 'int',
+            'other' => 'int',
+        ],
+    ),
+]
 #[Shape('KitList', ['markers' => 'int{}', 'equipment' => 'int{}', 'bibs' => 'int'])]
 #[Shape('StationSize', ['width' => 'number', 'depth' => 'number', 'clearance' => 'number'])]
-#[Shape('Cut', ['blockId' => 'string', 'kind' => "'rest'|'set'|'block'", 'words' => 'string', 'freedSeconds' => 'number', 'touchesLost' => 'int', 'dose' => 'Dose?'])]
+#[
+    Shape(
+        'Cut',
+        [
+            'blockId' => 'string',
+            'kind' => "'rest'|'set'|'block'",
+            'words' => 'string',
+            'freedSeconds' => 'number',
+            'touchesLost' => 'int',
+            'dose' => 'Dose?',
+        ],
+    ),
+]
 #[Shape('BlockEvaluation', [
-    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int', 'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]', 'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?', 'stationMetres' => 'StationSize?',
+    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number',
+    'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
+    'markers' => 'int', 'longestWaitSeconds' => 'number',
+    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
+    'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
+    'stationMetres' => 'StationSize?',
 ])]
 #[Shape('Evaluation', [
-    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]', 'warnings' => 'Warning[]', 'kit' => 'KitList', 'players' => 'PlayerShare[]',
+    'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',
+    'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]', 'warnings' => 'Warning[]',
+    'kit' => 'KitList', 'players' => 'PlayerShare[]',
 ])]
 final class EvaluationResource
 {

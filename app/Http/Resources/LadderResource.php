@@ -15,7 +15,12 @@ use FleetSparrow\Core\Progress\LadderPlace;
 use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Shared\Foot;
 
-#[Shape('LadderRung', ['drill' => 'string', 'name' => 'string', 'criterion' => 'string', 'harderBy' => 'string[]', 'contacts' => 'Contact[]'])]
+#[
+    Shape(
+        'LadderRung',
+        ['drill' => 'string', 'name' => 'string', 'criterion' => 'string', 'harderBy' => 'string[]', 'contacts' => 'Contact[]'],
+    ),
+]
 #[Shape('LadderPlace', ['playerId' => 'int', 'rung' => 'int?', 'advice' => "'begin'|'stay'|'up'|'back'|'done'", 'why' => 'string'])]
 #[Shape('Ladder', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'rungs' => 'LadderRung[]', 'places' => 'LadderPlace[]'])]
 #[Shape('TreeMove', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'needs' => 'string[]', 'depth' => 'int'])]
@@ -35,7 +40,16 @@ final class LadderResource
             'name' => $ladder->name,
             'family' => $ladder->family->value,
             'rungs' => array_map(fn (Rung $rung): array => self::rung($rung, $drills[$rung->drill]), $ladder->rungs),
-            'places' => array_map(fn (int $playerId, LadderPlace $place): array => ['playerId' => $playerId, 'rung' => $place->rung, 'advice' => $place->advice, 'why' => $place->why], array_keys($places), $places),
+            'places' => array_map(
+                fn (int $playerId, LadderPlace $place): array => [
+                    'playerId' => $playerId,
+                    'rung' => $place->rung,
+                    'advice' => $place->advice,
+                    'why' => $place->why,
+                ],
+                array_keys($places),
+                $places,
+            ),
         ];
     }
 
@@ -44,7 +58,16 @@ final class LadderResource
     {
         $depth = fn (Move $move): int => $dictionary->depth($move->slug);
 
-        return array_map(fn (Move $move): array => ['slug' => $move->slug, 'name' => $move->name, 'family' => $move->family->value, 'needs' => $move->needs, 'depth' => $depth($move)], array_values($dictionary->moves));
+        return array_map(
+            fn (Move $move): array => [
+                'slug' => $move->slug,
+                'name' => $move->name,
+                'family' => $move->family->value,
+                'needs' => $move->needs,
+                'depth' => $depth($move),
+            ],
+            array_values($dictionary->moves),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -55,7 +78,9 @@ final class LadderResource
         return [
             'drill' => $drill->slug,
             'name' => $drill->name,
-            'criterion' => $kind === null ? '' : sprintf($kind->better() === Better::Higher ? '%g %s or more' : '%g %s or less', $rung->criterion, $kind->unit()),
+            'criterion' => $kind === null
+                ? ''
+                : sprintf($kind->better() === Better::Higher ? '%g %s or more' : '%g %s or less', $rung->criterion, $kind->unit()),
             'harderBy' => array_map(fn (Axis $axis): string => $axis->words(), $rung->harderBy),
             'contacts' => array_slice(DrillResource::contacts($drill->script->resolved(Foot::Right)->items), 0, 12),
         ];

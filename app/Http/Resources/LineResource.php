@@ -20,7 +20,8 @@ use FleetSparrow\Core\Shared\LengthUnit;
 
 /** A record line, and how one player stands on it. */
 #[Shape('Line', [
-    'key' => 'string', 'drillSlug' => 'string', 'drillName' => 'string', 'family' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'unit' => 'string', 'better' => "'higher'|'lower'",
+    'key' => 'string', 'drillSlug' => 'string', 'drillName' => 'string', 'family' => 'string', 'side' => "'R'|'L'|'both'|'alternating'",
+    'unit' => 'string', 'better' => "'higher'|'lower'",
     'step' => 'number', 'least' => 'number', 'most' => 'number', 'window' => 'string', 'rule' => 'LineRule',
 ])]
 #[Shape('LineRule', ['starts?' => 'string', 'stops?' => 'string', 'countsOnlyIf?' => 'string', 'voids?' => 'string', 'fault?' => 'string'])]
@@ -30,7 +31,20 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('Standing', ['days' => 'LineDay[]', 'record' => 'LineRecord?', 'target' => 'Target?', 'openTries' => 'int'])]
 #[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
 #[Shape('PlayerPage', ['squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]'], extends: 'Player')]
-#[Shape('SquadBoard', ['id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'today' => 'date', 'players' => 'Player[]', 'lines' => 'Line[]', 'standings' => 'Standing{}{}'])]
+#[
+    Shape(
+        'SquadBoard',
+        [
+            'id' => 'int',
+            'name' => 'string',
+            'ageGroup' => 'string',
+            'today' => 'date',
+            'players' => 'Player[]',
+            'lines' => 'Line[]',
+            'standings' => 'Standing{}{}',
+        ],
+    ),
+]
 final class LineResource
 {
     /** @return array<string, mixed> */
@@ -59,7 +73,16 @@ final class LineResource
         $target = Target::of($reading, $school);
 
         return [
-            'days' => array_map(fn (SessionValue $day): array => ['on' => $day->on->iso(), 'best' => $day->best, 'median' => $day->median, 'tries' => $day->tries, 'openTries' => $day->openTries], $reading->days),
+            'days' => array_map(
+                fn (SessionValue $day): array => [
+                    'on' => $day->on->iso(),
+                    'best' => $day->best,
+                    'median' => $day->median,
+                    'tries' => $day->tries,
+                    'openTries' => $day->openTries,
+                ],
+                $reading->days,
+            ),
             'record' => $record === null ? null : ['on' => $record->on->iso(), 'value' => $record->best],
             'target' => $target === null ? null : ['value' => $target->value, 'because' => $target->because],
             'openTries' => array_sum($reading->openTries),
@@ -81,11 +104,19 @@ final class LineResource
         return array_filter([
             'starts' => ClockStart::tryFrom($word($rule['starts'] ?? ''))?->words() ?? '',
             'stops' => ClockStop::tryFrom($word($rule['stops'] ?? ''))?->words() ?? '',
-            'countsOnlyIf' => implode(' ', array_map(fn (string $code): string => Condition::tryFrom($code)?->sentence() ?? '', $codes($rule['countsIf'] ?? []))),
-            'voids' => implode(' ', array_map(fn (string $code): string => VoidReason::tryFrom($code)?->sentence() ?? '', $codes($rule['voids'] ?? []))),
+            'countsOnlyIf' => implode(
+                ' ',
+                array_map(fn (string $code): string => Condition::tryFrom($code)?->sentence() ?? '', $codes($rule['countsIf'] ?? [])),
+            ),
+            'voids' => implode(
+                ' ',
+                array_map(fn (string $code): string => VoidReason::tryFrom($code)?->sentence() ?? '', $codes($rule['voids'] ?? [])),
+            ),
             'fault' => implode(': ', array_filter([
                 FaultKind::tryFrom($word($fault['what'] ?? ''))?->words() ?? '',
-                FaultCost::tryFrom($word($fault['costs'] ?? ''))?->words(is_numeric($fault['seconds'] ?? null) ? (float) $fault['seconds'] : 0.0) ?? '',
+                FaultCost::tryFrom($word($fault['costs'] ?? ''))?->words(
+                    is_numeric($fault['seconds'] ?? null) ? (float) $fault['seconds'] : 0.0,
+                ) ?? '',
             ])),
         ]);
     }
@@ -96,7 +127,9 @@ final class LineResource
         $window = is_array($line->task['window'] ?? null) ? $line->task['window'] : [];
         $layout = is_array($line->task['layout'] ?? null) ? $line->task['layout'] : [];
         $level = is_int($layout['level'] ?? null) ? ", level {$layout['level']}" : '';
-        $spacing = is_int($layout['spacing'] ?? null) ? sprintf(', %g %s apart', round($layout['spacing'] / $unit->tenthsOfMillimetre(), 2), $unit->value) : '';
+        $spacing = is_int($layout['spacing'] ?? null)
+            ? sprintf(', %g %s apart', round($layout['spacing'] / $unit->tenthsOfMillimetre(), 2), $unit->value)
+            : '';
 
         $of = fn (string $field): float => is_numeric($window[$field] ?? null) ? (float) $window[$field] : 0.0;
 

@@ -8,15 +8,56 @@ use App\Models\User;
 use App\OpenApi\Shape;
 use App\Tenancy\ClubDay;
 
-#[Shape('SquadRef', ['id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'lengthUnit' => "'m'|'yd'|'ft'|'pace'", 'footWording' => "'other'|'weaker'", 'role' => "'lead'|'coach'|'assistant'"])]
-#[Shape('Me', ['id' => 'int', 'name' => 'string', 'email' => 'string', 'clubName' => 'string', 'isLead' => 'bool', 'today' => 'date', 'squads' => 'SquadRef[]'])]
+#[
+    Shape(
+        'SquadRef',
+        [
+            'id' => 'int',
+            'name' => 'string',
+            'ageGroup' => 'string',
+            'lengthUnit' => "'m'|'yd'|'ft'|'pace'",
+            'footWording' => "'other'|'weaker'",
+            'role' => "'lead'|'coach'|'assistant'",
+        ],
+    ),
+]
+#[
+    Shape(
+        'Me',
+        [
+            'id' => 'int',
+            'name' => 'string',
+            'email' => 'string',
+            'clubName' => 'string',
+            'isLead' => 'bool',
+            'today' => 'date',
+            'squads' => 'SquadRef[]',
+        ],
+    ),
+]
 #[Shape('SignInFields', ['email' => 'string', 'password' => 'string'])]
 #[Shape('SignedOut', ['signedIn' => 'bool'])]
 #[Shape('Pulse', ['signedIn' => 'bool'])]
 #[Shape('SignIn', ['id' => 'int', 'device' => 'string', 'signedInAt' => 'instant', 'seenAt' => 'instant', 'isThis' => 'bool'])]
 #[Shape('SignIns', ['signIns' => 'SignIn[]'])]
 #[Shape('FieldFault', ['path' => 'string', 'message' => 'string'])]
-#[Shape('Problem', ['type' => 'string', 'title' => 'string', 'status' => 'int', 'code' => 'string', 'detail' => 'string', 'fields' => 'FieldFault[]', 'current?' => 'object', 'sentVersion?' => 'int', 'currentVersion?' => 'int', 'requestId?' => 'string'])]
+#[
+    Shape(
+        'Problem',
+        [
+            'type' => 'string',
+            'title' => 'string',
+            'status' => 'int',
+            'code' => 'string',
+            'detail' => 'string',
+            'fields' => 'FieldFault[]',
+            'current?' => 'object',
+            'sentVersion?' => 'int',
+            'currentVersion?' => 'int',
+            'requestId?' => 'string',
+        ],
+    ),
+]
 final class MeResource
 {
     /** @return array<string, mixed> */

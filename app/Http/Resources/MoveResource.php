@@ -11,10 +11,52 @@ use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Touch\Step;
 use FleetSparrow\Core\Touch\StepStrip;
 
-#[Shape('MoveSummary', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'script' => 'string', 'contacts' => 'Contact[]', 'touchesPerRep' => 'int', 'words' => 'string[]'])]
+#[
+    Shape(
+        'MoveSummary',
+        [
+            'slug' => 'string',
+            'name' => 'string',
+            'family' => 'string',
+            'script' => 'string',
+            'contacts' => 'Contact[]',
+            'touchesPerRep' => 'int',
+            'words' => 'string[]',
+        ],
+    ),
+]
 #[Shape('MoveRef', ['slug' => 'string', 'name' => 'string'])]
-#[Shape('Step', ['foot' => "'L'|'R'|'?'|'-'?", 'kind' => "'contact'|'feint'|'turn'|'event'", 'surface' => 'string?', 'way' => 'string?', 'standing' => "'L'|'R'?", 'words' => 'string', 'headingDegrees' => 'int', 'times' => 'string'])]
-#[Shape('Move', ['mirror' => 'string', 'cue' => 'string', 'faults' => 'Fault[]', 'easier' => 'MoveRef[]', 'harder' => 'MoveRef[]', 'before' => 'MoveRef[]', 'stepsRight' => 'Step[]', 'stepsLeft' => 'Step[]'], extends: 'MoveSummary')]
+#[
+    Shape(
+        'Step',
+        [
+            'foot' => "'L'|'R'|'?'|'-'?",
+            'kind' => "'contact'|'feint'|'turn'|'event'",
+            'surface' => 'string?',
+            'way' => 'string?',
+            'standing' => "'L'|'R'?",
+            'words' => 'string',
+            'headingDegrees' => 'int',
+            'times' => 'string',
+        ],
+    ),
+]
+#[
+    Shape(
+        'Move',
+        [
+            'mirror' => 'string',
+            'cue' => 'string',
+            'faults' => 'Fault[]',
+            'easier' => 'MoveRef[]',
+            'harder' => 'MoveRef[]',
+            'before' => 'MoveRef[]',
+            'stepsRight' => 'Step[]',
+            'stepsLeft' => 'Step[]',
+        ],
+        extends: 'MoveSummary',
+    ),
+]
 #[Shape('Moves', ['moves' => 'MoveSummary[]'])]
 final class MoveResource
 {
@@ -35,7 +77,10 @@ final class MoveResource
     /** @return array<string, mixed> */
     public static function of(Move $move, MoveDictionary $dictionary): array
     {
-        $refs = fn (array $slugs): array => array_map(fn (string $slug): array => ['slug' => $slug, 'name' => $dictionary->moves[$slug]->name], $slugs);
+        $refs = fn (array $slugs): array => array_map(
+            fn (string $slug): array => ['slug' => $slug, 'name' => $dictionary->moves[$slug]->name],
+            $slugs,
+        );
 
         return self::summary($move) + [
             'mirror' => $move->script->mirrored()->text(),

@@ -11,10 +11,26 @@ use App\OpenApi\Shape;
 
 #[Shape('SquadRole', ['squadId' => 'int', 'role' => "'coach'|'assistant'"])]
 #[Shape('Person', ['id' => 'int', 'name' => 'string', 'email' => 'string', 'isLead' => 'bool', 'roles' => 'SquadRole[]'])]
-#[Shape('Invitation', ['id' => 'int', 'email' => 'string', 'role' => "'lead'|'coach'|'assistant'", 'squadName' => 'string?', 'expiresAt' => 'instant'])]
+#[
+    Shape(
+        'Invitation',
+        ['id' => 'int', 'email' => 'string', 'role' => "'lead'|'coach'|'assistant'", 'squadName' => 'string?', 'expiresAt' => 'instant'],
+    ),
+]
 #[Shape('People', ['people' => 'Person[]', 'invitations' => 'Invitation[]'])]
 #[Shape('InvitationMade', ['id' => 'int', 'path' => 'string', 'expiresAt' => 'instant', 'mailed' => 'bool'])]
-#[Shape('InvitationOffer', ['clubName' => 'string', 'squadName' => 'string?', 'role' => "'lead'|'coach'|'assistant'", 'email' => 'string', 'hasAccount' => 'bool'])]
+#[
+    Shape(
+        'InvitationOffer',
+        [
+            'clubName' => 'string',
+            'squadName' => 'string?',
+            'role' => "'lead'|'coach'|'assistant'",
+            'email' => 'string',
+            'hasAccount' => 'bool',
+        ],
+    ),
+]
 #[Shape('ResetLink', ['path' => 'string', 'expiresAt' => 'instant'])]
 #[Shape('ResetOffer', ['name' => 'string', 'email' => 'string'])]
 #[Shape('ResetAsked', ['byMail' => 'bool'])]
@@ -32,7 +48,10 @@ final class PersonResource
             'name' => $person->name,
             'email' => $person->email,
             'isLead' => $person->is_lead,
-            'roles' => $person->squads->sortBy('id')->map(fn (Squad $squad): array => ['squadId' => $squad->id, 'role' => $squad->getRelation('pivot')->getAttribute('role')])->values()->all(),
+            'roles' => $person->squads->sortBy('id')
+                ->map(fn (Squad $squad): array => ['squadId' => $squad->id, 'role' => $squad->getRelation('pivot')->getAttribute('role')])
+                ->values()
+                ->all(),
         ];
     }
 

@@ -12,7 +12,24 @@ use Illuminate\Support\Collection;
 
 /** Proposed sessions, each block with the version of its drill, so that a coach can take it as it stands. */
 #[Shape('Reason', ['term' => 'string', 'words' => 'string', 'value' => 'number', 'points' => 'number'])]
-#[Shape('ProposedBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drill' => 'string?', 'drillVersionId?' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'phase' => 'string?', 'reasons' => 'Reason[]'])]
+#[
+    Shape(
+        'ProposedBlock',
+        [
+            'id' => 'string',
+            'kind' => "'drill'|'water'|'talk'|'game'",
+            'title' => 'string',
+            'minutes' => 'number?',
+            'drill' => 'string?',
+            'drillVersionId?' => 'int?',
+            'dose' => 'Dose?',
+            'tempo' => "'learn'|'steady'|'match'?",
+            'stations' => 'int?',
+            'phase' => 'string?',
+            'reasons' => 'Reason[]',
+        ],
+    ),
+]
 #[Shape('Proposal', ['worth' => 'number', 'notes' => 'string[]', 'blocks' => 'ProposedBlock[]', 'evaluation' => 'Evaluation'])]
 #[Shape('Refusal', ['wish' => 'string', 'reason' => 'string', 'instead' => 'string'])]
 #[Shape('Proposals', ['theme' => 'string', 'slotMinutes' => 'int', 'proposals' => 'Proposal[]', 'refusals' => 'Refusal[]'])]

@@ -35,6 +35,12 @@ final class ResetResource
     /** @return array<string, mixed> */
     private static function marker(Marker $marker, string $fate): array
     {
-        return ['xMetres' => round($marker->at->xMetres, 3), 'yMetres' => round($marker->at->yMetres, 3), 'shape' => $marker->shape->value, 'colour' => $marker->colour, 'fate' => $fate];
+        return [
+            'xMetres' => round($marker->at->xMetres, 3),
+            'yMetres' => round($marker->at->yMetres, 3),
+            'shape' => $marker->shape->value,
+            'colour' => $marker->colour,
+            'fate' => $fate,
+        ];
     }
 }

@@ -19,7 +19,20 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 #[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
 #[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'drill' => 'Drill?'])]
-#[Shape('RunPack', ['session' => 'SessionSummary', 'recap' => 'Recap', 'players' => 'Player[]', 'blocks' => 'RunBlock[]', 'segments' => 'RunSegment[]', 'lines' => 'Line{}', 'standings' => 'Standing{}{}'])]
+#[
+    Shape(
+        'RunPack',
+        [
+            'session' => 'SessionSummary',
+            'recap' => 'Recap',
+            'players' => 'Player[]',
+            'blocks' => 'RunBlock[]',
+            'segments' => 'RunSegment[]',
+            'lines' => 'Line{}',
+            'standings' => 'Standing{}{}',
+        ],
+    ),
+]
 final class RunPackResource
 {
     /** @return array<string, mixed> */
@@ -45,9 +58,15 @@ final class RunPackResource
             'players' => $pack->players->map(PlayerResource::of(...))->values()->all(),
             'blocks' => $pack->session->blocks->map(fn (SessionBlock $block): array => self::block($block, $pack))->values()->all(),
             'segments' => $segments,
-            'lines' => (object) array_map(fn (RecordLine $line): array => LineResource::line($line, $pack->session->squad->length_unit), array_intersect_key($pack->lines, $used)),
+            'lines' => (object) array_map(
+                fn (RecordLine $line): array => LineResource::line($line, $pack->session->squad->length_unit),
+                array_intersect_key($pack->lines, $used),
+            ),
             'standings' => (object) array_map(
-                fn (array $lines): object => (object) array_map(fn (LineReading $reading): array => LineResource::standing($reading, $pack->session->squad->target_school), array_intersect_key($lines, $used)),
+                fn (array $lines): object => (object) array_map(
+                    fn (LineReading $reading): array => LineResource::standing($reading, $pack->session->squad->target_school),
+                    array_intersect_key($lines, $used),
+                ),
                 $pack->readings,
             ),
         ];

@@ -11,12 +11,61 @@ use App\Planning\PlanDraft;
 use App\Tenancy\ClubDay;
 
 /** A session as the plan view edits it. */
-#[Shape('PlanBlock', ['id' => 'string', 'kind' => "'drill'|'water'|'talk'|'game'", 'title' => 'string', 'minutes' => 'number?', 'drillVersionId' => 'int?', 'dose' => 'Dose?', 'tempo' => "'learn'|'steady'|'match'?", 'stations' => 'int?', 'links?' => 'int?', 'together?' => 'string?'])]
-#[Shape('SessionSummary', ['id' => 'int', 'squadId' => 'int', 'title' => 'string', 'place' => 'string', 'startsAt' => 'string', 'slotMinutes' => 'int', 'version' => 'int', 'isRun' => 'bool'])]
+#[
+    Shape(
+        'PlanBlock',
+        [
+            'id' => 'string',
+            'kind' => "'drill'|'water'|'talk'|'game'",
+            'title' => 'string',
+            'minutes' => 'number?',
+            'drillVersionId' => 'int?',
+            'dose' => 'Dose?',
+            'tempo' => "'learn'|'steady'|'match'?",
+            'stations' => 'int?',
+            'links?' => 'int?',
+            'together?' => 'string?',
+        ],
+    ),
+]
+#[
+    Shape(
+        'SessionSummary',
+        [
+            'id' => 'int',
+            'squadId' => 'int',
+            'title' => 'string',
+            'place' => 'string',
+            'startsAt' => 'string',
+            'slotMinutes' => 'int',
+            'version' => 'int',
+            'isRun' => 'bool',
+        ],
+    ),
+]
 #[Shape('Recap', ['answers' => 'string', 'howHard' => "'too-easy'|'about-right'|'too-hard'?"])]
 #[Shape('LastRecap', ['sessionId' => 'int', 'title' => 'string', 'on' => 'date'], extends: 'Recap')]
 #[Shape('KeptOverride', ['by' => 'string?', 'on' => 'date', 'sentence' => 'string'], extends: 'Override')]
-#[Shape('Session', ['blocks' => 'PlanBlock[]', 'comingPlayerIds' => 'int[]', 'helpers' => 'int', 'may' => 'PlayerMay[]', 'isHot' => 'bool', 'temperatureCelsius' => 'number?', 'humidityPercent' => 'number?', 'overrides' => 'KeptOverride[]', 'recap' => 'Recap', 'lastRecap' => 'LastRecap?', 'players' => 'Player[]', 'olderDrills' => 'Drill[]'], extends: 'SessionSummary')]
+#[
+    Shape(
+        'Session',
+        [
+            'blocks' => 'PlanBlock[]',
+            'comingPlayerIds' => 'int[]',
+            'helpers' => 'int',
+            'may' => 'PlayerMay[]',
+            'isHot' => 'bool',
+            'temperatureCelsius' => 'number?',
+            'humidityPercent' => 'number?',
+            'overrides' => 'KeptOverride[]',
+            'recap' => 'Recap',
+            'lastRecap' => 'LastRecap?',
+            'players' => 'Player[]',
+            'olderDrills' => 'Drill[]',
+        ],
+        extends: 'SessionSummary',
+    ),
+]
 #[Shape('Attendance', ['comingPlayerIds' => 'int[]'])]
 final class SessionResource
 {
@@ -47,13 +96,30 @@ final class SessionResource
             'blocks' => $draft->blocks,
             'comingPlayerIds' => $coming,
             'helpers' => $draft->helpers,
-            'may' => array_map(fn (int $player, string $may): array => ['playerId' => $player, 'may' => $may], array_keys($draft->may), $draft->may),
+            'may' => array_map(
+                fn (int $player, string $may): array => ['playerId' => $player, 'may' => $may],
+                array_keys($draft->may),
+                $draft->may,
+            ),
             'isHot' => $draft->heat['isHot'],
             'temperatureCelsius' => $draft->heat['temperatureCelsius'],
             'humidityPercent' => $draft->heat['humidityPercent'],
-            'overrides' => array_values($session->overrides->map(fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason, 'by' => $one->by?->name, 'on' => $day->on($one->created_at ?? $session->starts_at_utc)->iso(), 'sentence' => $one->sentence])->all()),
+            'overrides' => array_values(
+                $session->overrides->map(
+                    fn (PlanOverride $one): array => [
+                        'blockId' => $one->block_key,
+                        'code' => $one->code,
+                        'reason' => $one->reason,
+                        'by' => $one->by?->name,
+                        'on' => $day->on($one->created_at ?? $session->starts_at_utc)->iso(),
+                        'sentence' => $one->sentence,
+                    ],
+                )->all(),
+            ),
             'recap' => self::recap($session),
-            'lastRecap' => $last === null ? null : self::recap($last) + ['sessionId' => $last->id, 'title' => $last->title, 'on' => $day->on($last->starts_at_utc)->iso()],
+            'lastRecap' => $last === null
+                ? null
+                : self::recap($last) + ['sessionId' => $last->id, 'title' => $last->title, 'on' => $day->on($last->starts_at_utc)->iso()],
             'players' => $session->squad->players->map(PlayerResource::of(...))->values()->all(),
             'olderDrills' => self::olderDrills($session),
         ];

@@ -8,7 +8,20 @@ use App\OpenApi\Shape;
 use App\Settings\Setting;
 
 #[Shape('SettingOption', ['value' => 'string', 'label' => 'string'])]
-#[Shape('Setting', ['key' => 'string', 'label' => 'string', 'sentence' => 'string', 'kind' => "'choice'|'text'|'date'|'number'", 'options' => 'SettingOption[]', 'default' => 'string', 'value' => 'any'])]
+#[
+    Shape(
+        'Setting',
+        [
+            'key' => 'string',
+            'label' => 'string',
+            'sentence' => 'string',
+            'kind' => "'choice'|'text'|'date'|'number'",
+            'options' => 'SettingOption[]',
+            'default' => 'string',
+            'value' => 'any',
+        ],
+    ),
+]
 #[Shape('Settings', ['version' => 'int', 'settings' => 'Setting[]', 'follows' => 'string[]'])]
 #[Shape('SettingValues', [])]
 final class SettingsResource
@@ -29,7 +42,11 @@ final class SettingsResource
                 'label' => $setting->label,
                 'sentence' => $setting->sentence,
                 'kind' => $setting->kind,
-                'options' => array_map(fn (string $value, string $label): array => ['value' => $value, 'label' => $label], array_map(strval(...), array_keys($setting->options)), array_values($setting->options)),
+                'options' => array_map(
+                    fn (string $value, string $label): array => ['value' => $value, 'label' => $label],
+                    array_map(strval(...), array_keys($setting->options)),
+                    array_values($setting->options),
+                ),
                 'default' => $setting->default,
                 'value' => $values[$setting->key],
             ], $settings),

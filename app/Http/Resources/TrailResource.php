@@ -37,7 +37,19 @@ final class TrailResource
         'drill.sharing' => 'changed who sees a drill',
     ];
 
-    private const FIELDS = ['name' => 'name', 'bib' => 'bib', 'strong_foot' => 'strong foot', 'birth_year' => 'birth year', 'private_note' => 'private note', 'value' => 'number', 'reason' => 'reason', 'coming' => 'coming', 'role' => 'role', 'is_lead' => 'club lead', 'numbers' => 'numbers'];
+    private const FIELDS = [
+        'name' => 'name',
+        'bib' => 'bib',
+        'strong_foot' => 'strong foot',
+        'birth_year' => 'birth year',
+        'private_note' => 'private note',
+        'value' => 'number',
+        'reason' => 'reason',
+        'coming' => 'coming',
+        'role' => 'role',
+        'is_lead' => 'club lead',
+        'numbers' => 'numbers',
+    ];
 
     /** @return array<string, mixed> */
     public static function of(AuditEntry $entry): array

@@ -9,8 +9,30 @@ use App\Queries\LineTries;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Shared\LengthUnit;
 
-#[Shape('TryMark', ['uuid' => 'string', 'value' => 'number', 'isVoid' => 'bool', 'isDisputed' => 'bool', 'reason' => 'string', 'by' => 'string', 'source' => "'coach'|'assistant'|'home'", 'countedBy' => "'coach'|'partner'|'self'", 'ground' => "'grass'|'turf'|'hard'", 'recordedAt' => 'instant', 'stands' => 'bool'])]
-#[Shape('Try', ['sessionId' => 'int', 'on' => 'date', 'tryNumber' => 'int', 'value' => 'number?', 'isOpen' => 'bool', 'marks' => 'TryMark[]'])]
+#[
+    Shape(
+        'TryMark',
+        [
+            'uuid' => 'string',
+            'value' => 'number',
+            'isVoid' => 'bool',
+            'isDisputed' => 'bool',
+            'reason' => 'string',
+            'by' => 'string',
+            'source' => "'coach'|'assistant'|'home'",
+            'countedBy' => "'coach'|'partner'|'self'",
+            'ground' => "'grass'|'turf'|'hard'",
+            'recordedAt' => 'instant',
+            'stands' => 'bool',
+        ],
+    ),
+]
+#[
+    Shape(
+        'Try',
+        ['sessionId' => 'int', 'on' => 'date', 'tryNumber' => 'int', 'value' => 'number?', 'isOpen' => 'bool', 'marks' => 'TryMark[]'],
+    ),
+]
 #[Shape('LineTries', ['playerId' => 'int', 'playerName' => 'string', 'line' => 'Line', 'standing' => 'Standing', 'tries' => 'Try[]'])]
 final class TriesResource
 {

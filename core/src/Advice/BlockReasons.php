@@ -21,8 +21,17 @@ final class BlockReasons
      * @param  array<array-key, PassingQueue>  $queues
      * @return list<string>
      */
-    public static function of(Drill $drill, Dose $dose, Pace $pace, ClockRules $rules, SetUp $laying, bool $known, array $turns, OwnPaces $own, array $queues): array
-    {
+    public static function of(
+        Drill $drill,
+        Dose $dose,
+        Pace $pace,
+        ClockRules $rules,
+        SetUp $laying,
+        bool $known,
+        array $turns,
+        OwnPaces $own,
+        array $queues,
+    ): array {
         $how = [
             $laying->sentence($rules->markerSeconds).($laying->touched() > 0 ? $rules->setUp->sentence() : ''),
             ($known
@@ -30,14 +39,32 @@ final class BlockReasons
                 : sprintf('Explaining: %g s, new or not done lately.', $rules->explainNewSeconds)).$rules->explain->sentence(),
         ];
         if (count($turns) > 1) {
-            $how[] = sprintf('%d turns, %g s from one to the next.', count($turns), $rules->changeOverSeconds).$rules->changeOver->sentence();
+            $how[] = sprintf(
+                '%d turns, %g s from one to the next.',
+                count($turns),
+                $rules->changeOverSeconds,
+            ).$rules->changeOver->sentence();
         }
         $queue = self::longest($queues);
         $how[] = $queue === null
             ? self::rep($pace, $own)
-            : sprintf('%d in the pattern, %d %s, %.1f s from a pass to the next: each has %.1f turns a minute, one every %.0f s on average.', $queue->players, $queue->balls, $queue->balls === 1 ? 'ball' : 'balls', $queue->passSeconds, $queue->turnsPerMinute(), $queue->meanGapSeconds());
+            : sprintf(
+                '%d in the pattern, %d %s, %.1f s from a pass to the next: each has %.1f turns a minute, one every %.0f s on average.',
+                $queue->players,
+                $queue->balls,
+                $queue->balls === 1 ? 'ball' : 'balls',
+                $queue->passSeconds,
+                $queue->turnsPerMinute(),
+                $queue->meanGapSeconds(),
+            );
         if ($dose->kind() === 'quota') {
-            $how[] = sprintf('Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, and the others\' tries; %d of %d players have tries of their own. Each side ends with its slowest worker.', (int) round(100 * $drill->goodChance), $own->withTries, count($own->byPlayer));
+            $how[] = sprintf(
+                'Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, and the others\' tries; %d of %d players '
+                    .'have tries of their own. Each side ends with its slowest worker.',
+                (int) round(100 * $drill->goodChance),
+                $own->withTries,
+                count($own->byPlayer),
+            );
         }
         if ($dose->kind() === 'race') {
             $how[] = 'Each go ends with its slowest worker.';
@@ -58,12 +85,26 @@ final class BlockReasons
 
         [$quickest, $slowest] = array_map(static fn (float $one): string => sprintf('%.2f', $one), [min($seconds), max($seconds)]);
 
-        return sprintf('A rep is %s s: the drill\'s own %.2f s, weighed as 3 days, with the numbers of %d of %d players on %d %s between them.', $quickest === $slowest ? $slowest : "{$quickest} to {$slowest}", $pace->secondsPerRep, $own->withSeconds, count($own->byPlayer), $own->days, $own->days === 1 ? 'day' : 'days');
+        return sprintf(
+            'A rep is %s s: the drill\'s own %.2f s, weighed as 3 days, with the numbers of %d of %d players on %d %s between them.',
+            $quickest === $slowest ? $slowest : "{$quickest} to {$slowest}",
+            $pace->secondsPerRep,
+            $own->withSeconds,
+            count($own->byPlayer),
+            $own->days,
+            $own->days === 1 ? 'day' : 'days',
+        );
     }
 
     /** @param  array<array-key, PassingQueue>  $queues */
     private static function longest(array $queues): ?PassingQueue
     {
-        return array_reduce($queues, static fn (?PassingQueue $most, PassingQueue $one): PassingQueue => $most === null || $one->players > $most->players ? $one : $most);
+        return array_reduce(
+            $queues,
+            static fn (
+                ?PassingQueue $most,
+                PassingQueue $one,
+            ): PassingQueue => $most === null || $one->players > $most->players ? $one : $most,
+        );
     }
 }

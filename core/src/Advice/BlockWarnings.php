@@ -31,8 +31,15 @@ final class BlockWarnings
      * @param  array<array-key, PassingQueue>  $queues
      * @return list<Warning>
      */
-    public static function of(Block $block, Drill $drill, BlockEvaluation $evaluation, Stationing $stationing, array $turnMeans, array $queues, PlanContext $context): array
-    {
+    public static function of(
+        Block $block,
+        Drill $drill,
+        BlockEvaluation $evaluation,
+        Stationing $stationing,
+        array $turnMeans,
+        array $queues,
+        PlanContext $context,
+    ): array {
         $fit = $context->area?->stations($drill->layout->footprint());
 
         return [
@@ -71,12 +78,28 @@ final class BlockWarnings
     private static function served(Drill $drill, Stationing $stationing, PlanContext $context): array
     {
         if ($stationing->unserved !== null) {
-            return [new Warning('Somebody is alone here and has nobody to pass or serve.', $context->helpers === 0 ? Cure::helper() : null, 'server')];
+            return [
+                new Warning(
+                    'Somebody is alone here and has nobody to pass or serve.',
+                    $context->helpers === 0 ? Cure::helper() : null,
+                    'server',
+                ),
+            ];
         }
         $adults = 1 + $context->helpers;
 
         return $drill->organisation->coachServes && $stationing->inUse() > $adults
-            ? [new Warning(sprintf('%d stations need a grown-up each to serve, and there %s.', $stationing->inUse(), $adults === 1 ? 'is one' : "are {$adults}"), Cure::stations($adults), 'server')]
+            ? [
+                new Warning(
+                    sprintf(
+                        '%d stations need a grown-up each to serve, and there %s.',
+                        $stationing->inUse(),
+                        $adults === 1 ? 'is one' : "are {$adults}",
+                    ),
+                    Cure::stations($adults),
+                    'server',
+                ),
+            ]
             : [];
     }
 
@@ -95,15 +118,28 @@ final class BlockWarnings
         }
 
         return [new Warning(
-            sprintf('%d players for %d positions and %d %s: a ball finds nobody, or a player meets their own pass. It needs %d.', $short->players, $short->positions, $short->balls, $short->balls === 1 ? 'ball' : 'balls', $short->playersNeeded()),
+            sprintf(
+                '%d players for %d positions and %d %s: a ball finds nobody, or a player meets their own pass. It needs %d.',
+                $short->players,
+                $short->positions,
+                $short->balls,
+                $short->balls === 1 ? 'ball' : 'balls',
+                $short->playersNeeded(),
+            ),
             $stationing->inUse() > 1 ? Cure::stations($stationing->inUse() - 1) : null,
             'queue',
         )];
     }
 
     /** @return list<Warning> */
-    private static function waiting(float $waitSeconds, float $turnSeconds, Stationing $stationing, Drill $drill, ?int $fit, PlanContext $context): array
-    {
+    private static function waiting(
+        float $waitSeconds,
+        float $turnSeconds,
+        Stationing $stationing,
+        Drill $drill,
+        ?int $fit,
+        PlanContext $context,
+    ): array {
         if ($turnSeconds <= 0.0 || $waitSeconds <= self::LONGEST_WAIT_SECONDS && $waitSeconds <= $turnSeconds) {
             return [];
         }
@@ -127,7 +163,10 @@ final class BlockWarnings
         $short = $owned->shortages($needed);
         $enough = $short === [] ? 0 : $owned->stations(Kit::of($drill->layout, 1)) ?? 0;
 
-        return array_map(static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'), $short);
+        return array_map(
+            static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'),
+            $short,
+        );
     }
 
     /** @return list<Warning> */
@@ -135,8 +174,20 @@ final class BlockWarnings
     {
         return match (true) {
             $area === null, $fit === null, $stations <= $fit => [],
-            $fit === 0 => [new Warning(sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words()), null, 'room')],
-            default => [new Warning(sprintf('Of %d stations only %d are sure to fit into %s.', $stations, $fit, $area->words()), Cure::stations($fit), 'room')],
+            $fit === 0 => [
+                new Warning(
+                    sprintf('One station does not fit into %s. Make it smaller, or turn it by hand.', $area->words()),
+                    null,
+                    'room',
+                ),
+            ],
+            default => [
+                new Warning(
+                    sprintf('Of %d stations only %d are sure to fit into %s.', $stations, $fit, $area->words()),
+                    Cure::stations($fit),
+                    'room',
+                ),
+            ],
         };
     }
 

@@ -15,7 +15,13 @@ final readonly class Cut
      * @param  float  $touchesLost  of one player on average
      * @param  Dose|null  $dose  what the block does then; null when the block goes
      */
-    public function __construct(public string $blockId, public string $kind, public string $words, public float $freedSeconds, public float $touchesLost, public ?Dose $dose)
-    {
+    public function __construct(
+        public string $blockId,
+        public string $kind,
+        public string $words,
+        public float $freedSeconds,
+        public float $touchesLost,
+        public ?Dose $dose,
+    ) {
     }
 }

@@ -46,7 +46,12 @@ final class SessionWarnings
         [$over, $most, $read] = [0, 0.0, new TallyReader($amount(...))];
         foreach ($touches as $player => $tally) {
             $planned = $read->of($tally);
-            $before = $planned <= 0.0 ? [] : array_map(static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]], $context->past->loads[$player] ?? []);
+            $before = $planned <= 0.0
+                ? []
+                : array_map(
+                    static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]],
+                    $context->past->loads[$player] ?? [],
+                );
             $ratio = $before === [] ? null : LoadJump::ratio($planned, $before);
             if ($ratio !== null && $ratio > LoadJump::CAUTION_OVER) {
                 $over++;
@@ -58,7 +63,8 @@ final class SessionWarnings
         }
 
         return [new Warning(sprintf(
-            '%s this week with this session: %d %s at over %.1f times their mean of the four weeks before, %.1f at most. A debated measure: take it as a reason to ask how legs feel.',
+            '%s this week with this session: %d %s at over %.1f times their mean of the four weeks before, %.1f at most. '
+                .'A debated measure: take it as a reason to ask how legs feel.',
             ucfirst($what), $over, $over === 1 ? 'player is' : 'players are', LoadJump::CAUTION_OVER, $most,
         ), null, 'load')];
     }
@@ -71,7 +77,9 @@ final class SessionWarnings
     {
         $most = 0.0;
         $read = array_map(
-            static fn (FootMark $weaker): TallyReader => new TallyReader(static fn (Tally $tally): float => $tally->contactsOfFor($weaker, Purpose::Shot)),
+            static fn (FootMark $weaker): TallyReader => new TallyReader(
+                static fn (Tally $tally): float => $tally->contactsOfFor($weaker, Purpose::Shot),
+            ),
             [StrongFoot::Right->value => FootMark::Left, StrongFoot::Left->value => FootMark::Right],
         );
         foreach ($context->players as $player) {
@@ -83,7 +91,11 @@ final class SessionWarnings
         }
 
         return $most <= self::WEAKER_STRIKES ? [] : [new Warning(
-            sprintf('%d shots with the other leg for one player. Over %d: technique, not power, and stop on pain.', (int) round($most), (int) self::WEAKER_STRIKES), null, 'weaker-striking',
+            sprintf(
+                '%d shots with the other leg for one player. Over %d: technique, not power, and stop on pain.',
+                (int) round($most),
+                (int) self::WEAKER_STRIKES,
+            ), null, 'weaker-striking',
         )];
     }
 }

@@ -30,7 +30,9 @@ final readonly class BookSearch
     {
         $entries = [];
         foreach ($moves as $move) {
-            $entries[$move->slug] = self::weigh([self::NAME => [$move->name], self::WORD => [...$move->words, $move->family->value, $move->cue]]);
+            $entries[$move->slug] = self::weigh(
+                [self::NAME => [$move->name], self::WORD => [...$move->words, $move->family->value, $move->cue]],
+            );
         }
 
         return new self($entries);
@@ -43,7 +45,16 @@ final readonly class BookSearch
         foreach ($drills as $drill) {
             $entries[$drill->slug] = self::weigh([
                 self::NAME => [$drill->name],
-                self::WORD => [$drill->summary, $drill->family->value, $drill->layout->kind(), $drill->dose?->kind() ?? '', ...array_keys($drill->layout->equipment()), ...$drill->teaching->points, ...$drill->teaching->words, ...self::surfaces($drill)],
+                self::WORD => [
+                    $drill->summary,
+                    $drill->family->value,
+                    $drill->layout->kind(),
+                    $drill->dose?->kind() ?? '',
+                    ...array_keys($drill->layout->equipment()),
+                    ...$drill->teaching->points,
+                    ...$drill->teaching->words,
+                    ...self::surfaces($drill),
+                ],
             ]);
         }
 

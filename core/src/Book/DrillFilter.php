@@ -59,6 +59,9 @@ final readonly class DrillFilter
         }
         [$w, $d] = [$facts->widthMillimetres, $facts->depthMillimetres];
 
-        return $w <= $this->widthMillimetres && $d <= $this->depthMillimetres || $d <= $this->widthMillimetres && $w <= $this->depthMillimetres;
+        return $w <= $this->widthMillimetres
+            && $d <= $this->depthMillimetres
+            || $d <= $this->widthMillimetres
+            && $w <= $this->depthMillimetres;
     }
 }

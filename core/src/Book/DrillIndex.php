@@ -36,7 +36,10 @@ final readonly class DrillIndex
      */
     public function movesOf(array $slugs): array
     {
-        $moves = array_merge([], ...array_map(fn (string $slug): array => isset($this->facts[$slug]) ? $this->facts[$slug]->moves : [], $slugs));
+        $moves = array_merge(
+            [],
+            ...array_map(fn (string $slug): array => isset($this->facts[$slug]) ? $this->facts[$slug]->moves : [], $slugs),
+        );
 
         return array_values(array_unique($moves));
     }

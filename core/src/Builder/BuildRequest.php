@@ -47,13 +47,44 @@ final readonly class BuildRequest
     public function shuffled(): self
     {
         $book = $this->book;
-        usort($book, fn (Drill $a, Drill $b): int => hash('crc32b', "{$this->seed} {$a->slug}") <=> hash('crc32b', "{$this->seed} {$b->slug}"));
+        usort(
+            $book,
+            fn (Drill $a, Drill $b): int => hash('crc32b', "{$this->seed} {$a->slug}") <=> hash('crc32b', "{$this->seed} {$b->slug}"),
+        );
 
-        return new self($book, $this->context, $this->slotMinutes, $this->theme, $this->wish, $this->needs, $this->locks, $this->bans, $this->joined, $this->seen, $this->seed, $this->weights, $this->underAge);
+        return new self(
+            $book,
+            $this->context,
+            $this->slotMinutes,
+            $this->theme,
+            $this->wish,
+            $this->needs,
+            $this->locks,
+            $this->bans,
+            $this->joined,
+            $this->seen,
+            $this->seed,
+            $this->weights,
+            $this->underAge,
+        );
     }
 
     public function withSlot(int $minutes): self
     {
-        return new self($this->book, $this->context, $minutes, $this->theme, $this->wish, $this->needs, $this->locks, $this->bans, $this->joined, $this->seen, $this->seed, $this->weights, $this->underAge);
+        return new self(
+            $this->book,
+            $this->context,
+            $minutes,
+            $this->theme,
+            $this->wish,
+            $this->needs,
+            $this->locks,
+            $this->bans,
+            $this->joined,
+            $this->seen,
+            $this->seed,
+            $this->weights,
+            $this->underAge,
+        );
     }
 }

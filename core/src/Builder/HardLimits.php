@@ -98,7 +98,10 @@ final readonly class HardLimits
 
     private function ground(Drill $drill): ?string
     {
-        if ($this->request->wish === Wish::RainyCorner && ($drill->organisation->service === Service::Wall || $drill->layout->walls() !== [])) {
+        if (
+            $this->request->wish === Wish::RainyCorner
+            && ($drill->organisation->service === Service::Wall || $drill->layout->walls() !== [])
+        ) {
             return "{$drill->name} needs a wall, and there is none.";
         }
         if ($this->stations($drill, 1) > 0) {

@@ -20,14 +20,21 @@ final class Objective
     /** @var array<string, SetUp> */
     private array $laid = [];
 
-    public function __construct(private readonly Weights $weights, private readonly ClockRules $rules, private readonly float $slotSeconds, private readonly float $waterMinutes, private readonly bool $hasRecap)
-    {
+    public function __construct(
+        private readonly Weights $weights,
+        private readonly ClockRules $rules,
+        private readonly float $slotSeconds,
+        private readonly float $waterMinutes,
+        private readonly bool $hasRecap,
+    ) {
     }
 
     /** Nothing chosen yet; the talk at the end is certain. */
     public function nothing(): Sequence
     {
-        $judged = $this->hasRecap ? DurationEstimate::judged(self::RECAP_MINUTES * 60.0, $this->rules->partVariation) : DurationEstimate::fixed(0.0);
+        $judged = $this->hasRecap
+            ? DurationEstimate::judged(self::RECAP_MINUTES * 60.0, $this->rules->partVariation)
+            : DurationEstimate::fixed(0.0);
 
         return new Sequence([], 0.0, $judged, DurationEstimate::fixed(0.0), [], []);
     }
@@ -42,7 +49,18 @@ final class Objective
     public function with(Sequence $so, ?Option $option): Sequence
     {
         if ($option === null) {
-            return new Sequence([...$so->options, null], $so->value, $so->judged, $so->work, [...$so->extras, []], $so->waterBefore, $so->ground, $so->stations, $so->layoutKey, $so->drySeconds);
+            return new Sequence(
+                [...$so->options, null],
+                $so->value,
+                $so->judged,
+                $so->work,
+                [...$so->extras, []],
+                $so->waterBefore,
+                $so->ground,
+                $so->stations,
+                $so->layoutKey,
+                $so->drySeconds,
+            );
         }
         [$judged, $waters, $dry] = [$so->judged, $so->waterBefore, $so->drySeconds];
         if ($dry > 0.0 && $dry + $option->work->meanSeconds > $this->waterMinutes * 60.0) {
@@ -52,11 +70,17 @@ final class Objective
         }
         $setUp = $this->setUp($option, $so->ground, $so->stations, $so->layoutKey);
         $seconds = $setUp->touched() * $this->rules->markerSeconds * $this->rules->setUp->factor;
-        $extra = ['variety' => self::variety($option, $so->options), 'sharedLayout' => $so->ground !== null && $setUp->touched() === 0 ? 1.0 : 0.0, 'setUpSeconds' => $seconds];
+        $extra = [
+            'variety' => self::variety($option, $so->options),
+            'sharedLayout' => $so->ground !== null && $setUp->touched() === 0 ? 1.0 : 0.0,
+            'setUpSeconds' => $seconds,
+        ];
 
         return new Sequence(
             [...$so->options, $option],
-            $so->value + $option->worth + $this->weights->variety * $extra['variety'] + $this->weights->sharedLayout * $extra['sharedLayout'] - $this->weights->setUp * $seconds / $this->slotSeconds,
+            $so->value + $option->worth + $this->weights->variety * $extra['variety']
+                + $this->weights->sharedLayout * $extra['sharedLayout']
+                - $this->weights->setUp * $seconds / $this->slotSeconds,
             $judged->plus($option->judged)->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)),
             $so->work->plus($option->work),
             [...$so->extras, $extra],
@@ -89,7 +113,12 @@ final class Objective
 
     private function setUp(Option $option, ?Layout $before, int $stations, string $key): SetUp
     {
-        return $this->laid["{$option->layoutKey} {$option->stations} {$key} {$stations}"] ??= SetUp::of($option->drill->layout, $option->stations, $before, $stations);
+        return $this->laid["{$option->layoutKey} {$option->stations} {$key} {$stations}"] ??= SetUp::of(
+            $option->drill->layout,
+            $option->stations,
+            $before,
+            $stations,
+        );
     }
 
     /**

@@ -38,8 +38,12 @@ final class OptionMaker
     /** @var array<string, BlockEvaluation> slug and dose → what it comes to on empty ground */
     private array $worked = [];
 
-    public function __construct(private readonly BuildRequest $request, private readonly Family $theme, private readonly Weights $weights, private readonly HardLimits $limits)
-    {
+    public function __construct(
+        private readonly BuildRequest $request,
+        private readonly Family $theme,
+        private readonly Weights $weights,
+        private readonly HardLimits $limits,
+    ) {
     }
 
     /** The drill with its own dose; null when it cannot be laid out. */
@@ -87,11 +91,29 @@ final class OptionMaker
         }
         $rules = $this->request->context->rules;
         $judged = DurationEstimate::fixed(0.0);
-        foreach (['explain' => $rules->explain->variation, 'changeOver' => $rules->changeOver->variation, 'write' => $rules->partVariation] as $part => $variation) {
+        foreach ([
+            'explain' => $rules->explain->variation,
+            'changeOver' => $rules->changeOver->variation,
+            'write' => $rules->partVariation,
+        ] as $part => $variation) {
             $judged = $judged->plus(DurationEstimate::judged($worked->partSeconds[$part] ?? 0.0, $variation));
         }
 
-        return new Option($drill, $dose, $stations, $limitedTo, $judged, $worked->work, $ball, $waiting, $terms, $worth, $drill->layout->kind().json_encode($drill->layout->parameters()), $drill->script->text(), $dose->kind());
+        return new Option(
+            $drill,
+            $dose,
+            $stations,
+            $limitedTo,
+            $judged,
+            $worked->work,
+            $ball,
+            $waiting,
+            $terms,
+            $worth,
+            $drill->layout->kind().json_encode($drill->layout->parameters()),
+            $drill->script->text(),
+            $dose->kind(),
+        );
     }
 
     private function evaluate(Block $block): BlockEvaluation
@@ -106,7 +128,9 @@ final class OptionMaker
     {
         $own = $drill->dose?->fields() ?? self::NEW_DOSE;
 
-        return $this->request->wish === Wish::WeakerFoot && in_array($own['sides'] ?? null, ['each', 'left', 'right', 'strong'], true) ? ['sides' => 'weaker'] + $own : $own;
+        return $this->request->wish === Wish::WeakerFoot && in_array($own['sides'] ?? null, ['each', 'left', 'right', 'strong'], true)
+            ? ['sides' => 'weaker'] + $own
+            : $own;
     }
 
     /** @param  array<string, int|float|string>  $fields */
@@ -164,7 +188,9 @@ final class OptionMaker
     private function weakerShare(BlockEvaluation $worked): float
     {
         [$weaker, $all] = [0.0, 0.0];
-        $read = new TallyReader(static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)]);
+        $read = new TallyReader(
+            static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)],
+        );
         foreach ($this->request->context->players as $player) {
             $tally = $worked->touches[$player->id] ?? null;
             if ($tally === null || $player->strongFoot === StrongFoot::Both) {

@@ -62,7 +62,9 @@ enum Phase: string
         $isGame = $drill->organisation->pattern === Pattern::Live && $drill->organisation->workers > 2;
 
         return match ($this) {
-            self::WarmUp => ! $isGame && in_array($drill->family, [Family::BallMastery, Family::Dribbling, Family::Footwork], true) && $drill->demands->opposition === Opposition::None,
+            self::WarmUp => ! $isGame
+                && in_array($drill->family, [Family::BallMastery, Family::Dribbling, Family::Footwork], true)
+                && $drill->demands->opposition === Opposition::None,
             self::Technique => ! $isGame && ! self::isDemanding($drill),
             self::Demand => ! $isGame && self::isDemanding($drill),
             self::Challenge => ! $isGame && $drill->rule !== null,
@@ -72,7 +74,9 @@ enum Phase: string
 
     private static function isDemanding(Drill $drill): bool
     {
-        return ! in_array($drill->demands->opposition, [Opposition::None, Opposition::Marker], true) || $drill->demands->calling !== null || $drill->composition->kind !== 'single'
+        return ! in_array($drill->demands->opposition, [Opposition::None, Opposition::Marker], true)
+            || $drill->demands->calling !== null
+            || $drill->composition->kind !== 'single'
             || in_array($drill->organisation->pattern, [Pattern::PassAndFollow, Pattern::Hunt, Pattern::Live, Pattern::Rotate], true);
     }
 }

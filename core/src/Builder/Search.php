@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Builder;
 
 /**
- * Looks for the choice of greatest worth: part by part with the best few beginnings of each length kept (a beam), then improved by changing one
+ * Looks for the choice of greatest worth: part by part with the best few beginnings of each length kept (a beam), then improved by
+ * changing one
  * part, or two, while that helps. Held against trying every choice on small books.
  */
 final class Search
@@ -24,8 +25,13 @@ final class Search
      * @param  list<string>  $locked  slugs that must be in and do not count as alike
      * @param  list<string>  $wished  phases a wish asks something of, so that they are never left out
      */
-    public function __construct(private readonly Objective $objective, private readonly array $options, private readonly array $before = [], private readonly array $locked = [], private readonly array $wished = [])
-    {
+    public function __construct(
+        private readonly Objective $objective,
+        private readonly array $options,
+        private readonly array $before = [],
+        private readonly array $locked = [],
+        private readonly array $wished = [],
+    ) {
     }
 
     /**

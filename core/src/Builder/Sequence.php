@@ -7,7 +7,9 @@ namespace FleetSparrow\Core\Builder;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
 
-/** One choice for each part of a session so far, null where a part is left out, what it is worth, and what stands on the ground after it. */
+/**
+ * One choice for each part of a session so far, null where a part is left out, what it is worth, and what stands on the ground after it.
+ */
 final readonly class Sequence
 {
     /**

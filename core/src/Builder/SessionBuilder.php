@@ -41,10 +41,22 @@ final class SessionBuilder
         $wishes = (new Wishes($request, $limits, $theme))->resolved(Phase::within($request->slotMinutes * 60.0));
         $options = self::options($request, $theme, $weights, $limits, $wishes);
         $hasRecap = $request->slotMinutes >= self::RECAP_FROM_MINUTES;
-        $objective = new Objective($weights, $request->context->rules, $request->slotMinutes * 60.0, $request->context->weather->waterMinutes(), $hasRecap);
+        $objective = new Objective(
+            $weights,
+            $request->context->rules,
+            $request->slotMinutes * 60.0,
+            $request->context->weather->waterMinutes(),
+            $hasRecap,
+        );
         $proposals = [];
         for ($i = 0; $i < self::PROPOSALS; $i++) {
-            $found = (new Search($objective, $options, [...$request->seen, ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals)], $wishes->lockedSlugs(), $wishes->wishedPhases()))->best($wishes->phases);
+            $found = (new Search(
+                $objective,
+                $options,
+                [...$request->seen, ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals)],
+                $wishes->lockedSlugs(),
+                $wishes->wishedPhases(),
+            ))->best($wishes->phases);
             if ($found === null || $found->slugs() === []) {
                 break;
             }
@@ -53,7 +65,12 @@ final class SessionBuilder
 
         usort($proposals, static fn (Proposal $a, Proposal $b): int => $b->worth <=> $a->worth);
 
-        return new BuildAnswer($proposals, [...$refusals, ...$wishes->refusals, ...self::shortfall($request, $proposals, $wishes)], $theme, $request->slotMinutes);
+        return new BuildAnswer(
+            $proposals,
+            [...$refusals, ...$wishes->refusals, ...self::shortfall($request, $proposals, $wishes)],
+            $theme,
+            $request->slotMinutes,
+        );
     }
 
     /** @return array{BuildRequest, list<Refusal>} */
@@ -62,7 +79,11 @@ final class SessionBuilder
         $minutes = min(BuildRequest::MOST_MINUTES, max(BuildRequest::LEAST_MINUTES, $request->slotMinutes));
 
         return $minutes === $request->slotMinutes ? [$request, []] : [$request->withSlot($minutes), [new Refusal(
-            "a slot of {$request->slotMinutes} minutes", sprintf('A session lasts %d to %d minutes.', BuildRequest::LEAST_MINUTES, BuildRequest::MOST_MINUTES), "Built for {$minutes} minutes.",
+            "a slot of {$request->slotMinutes} minutes", sprintf(
+                'A session lasts %d to %d minutes.',
+                BuildRequest::LEAST_MINUTES,
+                BuildRequest::MOST_MINUTES,
+            ), "Built for {$minutes} minutes.",
         )]];
     }
 
@@ -88,11 +109,21 @@ final class SessionBuilder
         $maker = new OptionMaker($request, $theme, $weights, $limits);
         $options = [];
         foreach ($wishes->phases as $phase) {
-            $own = array_values(array_filter(array_map(static fn (Drill $drill): ?Option => $wishes->allows($phase, $drill) ? $maker->own($phase, $drill) : null, $wishes->book)));
+            $own = array_values(
+                array_filter(
+                    array_map(
+                        static fn (Drill $drill): ?Option => $wishes->allows($phase, $drill) ? $maker->own($phase, $drill) : null,
+                        $wishes->book,
+                    ),
+                ),
+            );
             // The sort keeps the order of equals, which the seed has decided.
             usort($own, static fn (Option $a, Option $b): int => $b->worth <=> $a->worth);
             $best = array_slice($own, 0, self::DRILLS_A_PART);
-            $options[$phase->value] = array_merge($best, ...array_map(static fn (Option $one): array => $maker->variants($phase, $one), $best));
+            $options[$phase->value] = array_merge(
+                $best,
+                ...array_map(static fn (Option $one): array => $maker->variants($phase, $one), $best),
+            );
         }
 
         return $options;
@@ -110,17 +141,38 @@ final class SessionBuilder
             if (in_array($place, $found->waterBefore, true)) {
                 $blocks[] = new ProposedBlock(Block::ofMinutes("w{$place}", BlockKind::Water, Objective::WATER_MINUTES), null, 'Water', []);
             }
-            $blocks[] = new ProposedBlock(Block::ofDrill("p{$place}", $option->drill, $option->dose, $phase->tempo(), $option->limitedTo), $phase, $option->drill->name, $reasons->of($option, $found->extras[$place] ?? []));
+            $blocks[] = new ProposedBlock(
+                Block::ofDrill("p{$place}", $option->drill, $option->dose, $phase->tempo(), $option->limitedTo),
+                $phase,
+                $option->drill->name,
+                $reasons->of($option, $found->extras[$place] ?? []),
+            );
         }
         if ($hasRecap) {
-            $blocks[] = new ProposedBlock(Block::ofMinutes('recap', BlockKind::Talk, Objective::RECAP_MINUTES), null, 'What was today about?', []);
+            $blocks[] = new ProposedBlock(
+                Block::ofMinutes('recap', BlockKind::Talk, Objective::RECAP_MINUTES),
+                null,
+                'What was today about?',
+                [],
+            );
         }
-        $evaluation = PlanEvaluator::evaluate(array_map(static fn (ProposedBlock $one): Block => $one->block, $blocks), $request->context, $request->slotMinutes * 60.0);
+        $evaluation = PlanEvaluator::evaluate(
+            array_map(static fn (ProposedBlock $one): Block => $one->block, $blocks),
+            $request->context,
+            $request->slotMinutes * 60.0,
+        );
 
         $left = $request->slotMinutes - $evaluation->finish->secondsReachedBy(0.8) / 60.0;
-        $notes = $left >= self::SPARE_MINUTES ? [sprintf('Ends about %d minutes before the slot does: add a set, or play on.', (int) floor($left))] : [];
+        $notes = $left >= self::SPARE_MINUTES
+            ? [sprintf('Ends about %d minutes before the slot does: add a set, or play on.', (int) floor($left))]
+            : [];
 
-        return new Proposal($blocks, $found->value, $evaluation, [...self::notes($found, $phases), ...$notes, ...self::feet($request, $evaluation)]);
+        return new Proposal(
+            $blocks,
+            $found->value,
+            $evaluation,
+            [...self::notes($found, $phases), ...$notes, ...self::feet($request, $evaluation)],
+        );
     }
 
     /**
@@ -151,7 +203,9 @@ final class SessionBuilder
         }
         $share = $left + $right > 0.0 ? min($left, $right) / ($left + $right) : 0.5;
 
-        return $request->wish === Wish::WeakerFoot || $share >= self::BALANCE ? [] : [sprintf('The %s foot has %d%% of the touches.', $left < $right ? 'left' : 'right', (int) round(100 * $share))];
+        return $request->wish === Wish::WeakerFoot || $share >= self::BALANCE
+            ? []
+            : [sprintf('The %s foot has %d%% of the touches.', $left < $right ? 'left' : 'right', (int) round(100 * $share))];
     }
 
     /**
@@ -161,8 +215,20 @@ final class SessionBuilder
     private static function shortfall(BuildRequest $request, array $proposals, Wishes $wishes): array
     {
         return match (true) {
-            $proposals === [] => [new Refusal('a session', $wishes->whyNothing($request->slotMinutes), 'Give it more time, fewer locks, or more of what is short.')],
-            count($proposals) < self::PROPOSALS => [new Refusal('three proposals', 'Within these wishes there are no more that differ in at least half of their drills.', 'Take a lock or a ban away for more.')],
+            $proposals === [] => [
+                new Refusal(
+                    'a session',
+                    $wishes->whyNothing($request->slotMinutes),
+                    'Give it more time, fewer locks, or more of what is short.',
+                ),
+            ],
+            count($proposals) < self::PROPOSALS => [
+                new Refusal(
+                    'three proposals',
+                    'Within these wishes there are no more that differ in at least half of their drills.',
+                    'Take a lock or a ban away for more.',
+                ),
+            ],
             default => [],
         };
     }

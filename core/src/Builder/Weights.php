@@ -57,6 +57,18 @@ final readonly class Weights
 
     private function with(?float $foot = null, ?float $sharedLayout = null): self
     {
-        return new self($this->stale, $foot ?? $this->foot, $this->ladder, $this->target, $this->repeat, $this->theme, $this->variety, $sharedLayout ?? $this->sharedLayout, $this->ballTime, $this->setUp, $this->waiting);
+        return new self(
+            $this->stale,
+            $foot ?? $this->foot,
+            $this->ladder,
+            $this->target,
+            $this->repeat,
+            $this->theme,
+            $this->variety,
+            $sharedLayout ?? $this->sharedLayout,
+            $this->ballTime,
+            $this->setUp,
+            $this->waiting,
+        );
     }
 }

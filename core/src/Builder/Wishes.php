@@ -85,7 +85,9 @@ final class Wishes
             return $why === [] ? 'Every drill there is has been banned.' : 'No drill can be done today; for one: '.array_key_first($why);
         }
 
-        return $this->locked === [] ? "No drill that may be done ends within {$slotMinutes} minutes." : "What is locked does not end within {$slotMinutes} minutes in eight cases of ten.";
+        return $this->locked === []
+            ? "No drill that may be done ends within {$slotMinutes} minutes."
+            : "What is locked does not end within {$slotMinutes} minutes in eight cases of ten.";
     }
 
     private function lockDrill(string $slug): void
@@ -93,16 +95,33 @@ final class Wishes
         $drill = $this->find($slug);
         if ($drill === null) {
             $known = isset($this->why[$slug]);
-            $this->refusals[] = new Refusal($slug, $known ? $this->why[$slug] : 'There is no such drill to choose from.', $this->insteadOf($slug));
+            $this->refusals[] = new Refusal(
+                $slug,
+                $known ? $this->why[$slug] : 'There is no such drill to choose from.',
+                $this->insteadOf($slug),
+            );
 
             return;
         }
         if (in_array($slug, $this->request->bans, true)) {
-            $this->refusals[] = new Refusal("no {$drill->name}", "{$drill->name} is locked and banned at once.", 'The lock holds; take it away to keep the drill out.');
+            $this->refusals[] = new Refusal(
+                "no {$drill->name}",
+                "{$drill->name} is locked and banned at once.",
+                'The lock holds; take it away to keep the drill out.',
+            );
         }
-        $phase = $this->freePhase(static fn (Phase $one): bool => $one->suits($drill)) ?? $this->freePhase(static fn (Phase $one): bool => $one !== Phase::Game);
+        $phase = $this->freePhase(static fn (Phase $one): bool => $one->suits($drill))
+            ?? $this->freePhase(static fn (Phase $one): bool => $one !== Phase::Game);
         if ($phase === null) {
-            $this->refusals[] = new Refusal($drill->name, sprintf('The %d parts of a session of %d minutes are all taken by other locks.', count($this->phases), $this->request->slotMinutes), 'Take one of the locks away, or give it more time.');
+            $this->refusals[] = new Refusal(
+                $drill->name,
+                sprintf(
+                    'The %d parts of a session of %d minutes are all taken by other locks.',
+                    count($this->phases),
+                    $this->request->slotMinutes,
+                ),
+                'Take one of the locks away, or give it more time.',
+            );
 
             return;
         }
@@ -113,10 +132,26 @@ final class Wishes
     private function lockFamily(string $name): void
     {
         $family = Family::tryFrom($name);
-        $phase = $family === null ? null : $this->freePhase(fn (Phase $one): bool => $one !== Phase::WarmUp && $this->has($one, $family)) ?? $this->freePhase(fn (Phase $one): bool => $this->has($one, $family));
+        $phase = $family === null
+            ? null
+            : $this->freePhase(
+                fn (Phase $one): bool => $one !== Phase::WarmUp
+                && $this->has($one, $family)
+            ) ?? $this->freePhase(fn (Phase $one): bool => $this->has($one, $family));
         if ($family === null || $phase === null) {
-            $barred = $family === null ? [] : array_values(array_filter($this->request->book, fn (Drill $drill): bool => $drill->family === $family && isset($this->why[$drill->slug])));
-            $this->refusals[] = new Refusal($name, $barred === [] ? 'No part of the session has anything of it to choose from.' : $this->why[$barred[0]->slug], "Built on {$this->theme->words()} instead.");
+            $barred = $family === null
+                ? []
+                : array_values(
+                    array_filter(
+                        $this->request->book,
+                        fn (Drill $drill): bool => $drill->family === $family && isset($this->why[$drill->slug]),
+                    ),
+                );
+            $this->refusals[] = new Refusal(
+                $name,
+                $barred === [] ? 'No part of the session has anything of it to choose from.' : $this->why[$barred[0]->slug],
+                "Built on {$this->theme->words()} instead.",
+            );
 
             return;
         }
@@ -127,12 +162,19 @@ final class Wishes
     private function joinTwo(): void
     {
         [$first, $second] = $this->request->joined ?? [[], []];
-        foreach ([[Phase::Technique, $first, 'first'], [$this->has(Phase::Demand, null, $second) ? Phase::Demand : Phase::Challenge, $second, 'second']] as [$phase, $slugs, $which]) {
+        foreach ([
+            [Phase::Technique, $first, 'first'],
+            [$this->has(Phase::Demand, null, $second) ? Phase::Demand : Phase::Challenge, $second, 'second'],
+        ] as [$phase, $slugs, $which]) {
             if (isset($this->only[$phase->value])) {
                 continue;
             }
             if (! in_array($phase, $this->phases, true) || ! $this->has($phase, null, $slugs)) {
-                $this->refusals[] = new Refusal("something of the {$which} session", $slugs === [] ? 'No drill was done in it.' : 'None of its drills can be done today in that part of a session.', "Built on {$this->theme->words()} there.");
+                $this->refusals[] = new Refusal(
+                    "something of the {$which} session",
+                    $slugs === [] ? 'No drill was done in it.' : 'None of its drills can be done today in that part of a session.',
+                    "Built on {$this->theme->words()} there.",
+                );
 
                 continue;
             }
@@ -144,7 +186,11 @@ final class Wishes
     private function has(Phase $phase, ?Family $family, ?array $slugs = null): bool
     {
         foreach ($this->book as $drill) {
-            if ($phase->suits($drill) && ($family === null || $drill->family === $family) && ($slugs === null || in_array($drill->slug, $slugs, true))) {
+            if (
+                $phase->suits($drill)
+                && ($family === null || $drill->family === $family)
+                && ($slugs === null || in_array($drill->slug, $slugs, true))
+            ) {
                 return true;
             }
         }
@@ -186,7 +232,9 @@ final class Wishes
         if ($near === []) {
             return $this->book === [] ? 'Nothing else can be done either.' : "{$this->book[0]->name} would work.";
         }
-        $alike = array_values(array_filter($near, static fn (Drill $drill): bool => Kit::of($drill->layout, 1) == Kit::of($wanted->layout, 1)));
+        $alike = array_values(
+            array_filter($near, static fn (Drill $drill): bool => Kit::of($drill->layout, 1) == Kit::of($wanted->layout, 1)),
+        );
 
         return ($alike[0] ?? $near[0])->name.' would work.';
     }

@@ -27,8 +27,22 @@ final class HeadersPlanned
         if ($isFine) {
             return null;
         }
-        $earlier = $within === [] ? '' : sprintf(', after %d in %d %s of the last %d days', (int) ceil(array_sum(array_column($within, 'headers'))), count($within), count($within) === 1 ? 'session' : 'sessions', (int) $limit->days);
+        $earlier = $within === []
+            ? ''
+            : sprintf(
+                ', after %d in %d %s of the last %d days',
+                (int) ceil(array_sum(array_column($within, 'headers'))),
+                count($within),
+                count($within) === 1 ? 'session' : 'sessions',
+                (int) $limit->days,
+            );
 
-        return sprintf('%d %s a player%s. %s', (int) ceil($headers), ceil($headers) === 1.0 ? 'header' : 'headers', $earlier, $limit->sentence());
+        return sprintf(
+            '%d %s a player%s. %s',
+            (int) ceil($headers),
+            ceil($headers) === 1.0 ? 'header' : 'headers',
+            $earlier,
+            $limit->sentence(),
+        );
     }
 }

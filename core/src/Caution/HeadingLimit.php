@@ -37,8 +37,15 @@ final readonly class HeadingLimit
         return new self(false, null, null, null, null, null, $source, $year);
     }
 
-    public static function atMost(int $headers, ?int $perSession, ?int $sessions, int $days, ?int $minutesPerWeek, string $source, int $year): self
-    {
+    public static function atMost(
+        int $headers,
+        ?int $perSession,
+        ?int $sessions,
+        int $days,
+        ?int $minutesPerWeek,
+        string $source,
+        int $year,
+    ): self {
         return new self(false, $headers, $perSession, $sessions, $days, $minutesPerWeek, $source, $year);
     }
 

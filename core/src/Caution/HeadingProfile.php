@@ -37,7 +37,15 @@ enum HeadingProfile: string
         return match (true) {
             $under <= 11 => HeadingLimit::barred('U.S. Soccer', 2016),
             // Of "15 to 20 a week" the lower end: a limit that protects is read on the safe side.
-            $under <= 14 => HeadingLimit::atMost(15, perSession: null, sessions: null, days: 7, minutesPerWeek: 30, source: 'U.S. Soccer', year: 2016),
+            $under <= 14 => HeadingLimit::atMost(
+                15,
+                perSession: null,
+                sessions: null,
+                days: 7,
+                minutesPerWeek: 30,
+                source: 'U.S. Soccer',
+                year: 2016,
+            ),
             default => HeadingLimit::asFewAsPossible('U.S. Soccer', 2016),
         };
     }
@@ -46,9 +54,33 @@ enum HeadingProfile: string
     {
         return match (true) {
             $under <= 11 => HeadingLimit::barred('The FA', 2020),
-            $under === 12 => HeadingLimit::atMost(5, perSession: 5, sessions: 1, days: 28, minutesPerWeek: null, source: 'The FA', year: 2020),
-            $under === 13 => HeadingLimit::atMost(5, perSession: 5, sessions: 1, days: 7, minutesPerWeek: null, source: 'The FA', year: 2020),
-            $under <= 16 => HeadingLimit::atMost(10, perSession: 10, sessions: 1, days: 7, minutesPerWeek: null, source: 'The FA', year: 2020),
+            $under === 12 => HeadingLimit::atMost(
+                5,
+                perSession: 5,
+                sessions: 1,
+                days: 28,
+                minutesPerWeek: null,
+                source: 'The FA',
+                year: 2020,
+            ),
+            $under === 13 => HeadingLimit::atMost(
+                5,
+                perSession: 5,
+                sessions: 1,
+                days: 7,
+                minutesPerWeek: null,
+                source: 'The FA',
+                year: 2020,
+            ),
+            $under <= 16 => HeadingLimit::atMost(
+                10,
+                perSession: 10,
+                sessions: 1,
+                days: 7,
+                minutesPerWeek: null,
+                source: 'The FA',
+                year: 2020,
+            ),
             default => HeadingLimit::asFewAsPossible('The FA', 2020),
         };
     }

@@ -17,8 +17,12 @@ final readonly class Weather
 
     private const WATER_MINUTES_HOT = 10.0;
 
-    private function __construct(public bool $isSaidHot, public ?float $wetBulbGlobeCelsius, public float $careCelsius, public float $stopCelsius)
-    {
+    private function __construct(
+        public bool $isSaidHot,
+        public ?float $wetBulbGlobeCelsius,
+        public float $careCelsius,
+        public float $stopCelsius,
+    ) {
     }
 
     public static function mild(): self
@@ -29,8 +33,12 @@ final readonly class Weather
     /**
      * @param  float|null  $wetBulbGlobeCelsius  null when nobody has measured
      */
-    public static function of(bool $isSaidHot, ?float $wetBulbGlobeCelsius, float $careCelsius = self::CARE_CELSIUS, float $stopCelsius = self::STOP_CELSIUS): self
-    {
+    public static function of(
+        bool $isSaidHot,
+        ?float $wetBulbGlobeCelsius,
+        float $careCelsius = self::CARE_CELSIUS,
+        float $stopCelsius = self::STOP_CELSIUS,
+    ): self {
         return new self($isSaidHot, $wetBulbGlobeCelsius, $careCelsius, $stopCelsius);
     }
 
@@ -53,11 +61,18 @@ final readonly class Weather
     /** Null when nothing is to be said. */
     public function sentence(): ?string
     {
-        $figure = $this->wetBulbGlobeCelsius === null ? '' : sprintf(' Wet-bulb globe %.1f °C, from temperature and humidity.', $this->wetBulbGlobeCelsius);
+        $figure = $this->wetBulbGlobeCelsius === null
+            ? ''
+            : sprintf(' Wet-bulb globe %.1f °C, from temperature and humidity.', $this->wetBulbGlobeCelsius);
 
         return match (true) {
-            $this->isTooHot() => sprintf('Too hot: at or over %g °C.%s Move it to a cooler hour or the shade; your local heat rules come first.', $this->stopCelsius, $figure),
-            $this->isHot() => "Hot today: water every ten minutes, shade, shorter work.{$figure} Stop on dizziness or headache; your local heat rules come first.",
+            $this->isTooHot() => sprintf(
+                'Too hot: at or over %g °C.%s Move it to a cooler hour or the shade; your local heat rules come first.',
+                $this->stopCelsius,
+                $figure,
+            ),
+            $this->isHot() => "Hot today: water every ten minutes, shade, shorter work.{$figure} "
+                .'Stop on dizziness or headache; your local heat rules come first.',
             default => null,
         };
     }

@@ -54,6 +54,8 @@ final readonly class Calibration
     /** What is said beside a time it was applied to; nothing while there is none. */
     public function sentence(): string
     {
-        return $this->blocks === 0 ? '' : sprintf(' Times %.2f, from your last %d %s.', $this->factor, $this->blocks, $this->blocks === 1 ? 'block' : 'blocks');
+        return $this->blocks === 0
+            ? ''
+            : sprintf(' Times %.2f, from your last %d %s.', $this->factor, $this->blocks, $this->blocks === 1 ? 'block' : 'blocks');
     }
 }

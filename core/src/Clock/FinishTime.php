@@ -28,7 +28,10 @@ final class FinishTime
     /** Seconds from the start by which a share of such sessions is over; share strictly between 0 and 1. */
     public function secondsReachedBy(float $share): float
     {
-        return $this->total->meanSeconds + $this->total->standardDeviationSeconds() * self::corrected(NormalDistribution::quantile($share), $this->skewness());
+        return $this->total->meanSeconds + $this->total->standardDeviationSeconds() * self::corrected(
+            NormalDistribution::quantile($share),
+            $this->skewness(),
+        );
     }
 
     /**
@@ -56,7 +59,9 @@ final class FinishTime
         $x = ($seconds - $this->total->meanSeconds) / $deviation;
 
         // A lean to the left is a lean to the right in the mirror.
-        return $skewness >= 0.0 ? NormalDistribution::cdf(self::uncorrected($x, $skewness)) : 1.0 - NormalDistribution::cdf(self::uncorrected(-$x, -$skewness));
+        return $skewness >= 0.0
+            ? NormalDistribution::cdf(self::uncorrected($x, $skewness))
+            : 1.0 - NormalDistribution::cdf(self::uncorrected(-$x, -$skewness));
     }
 
     private static function corrected(float $z, float $skewness): float

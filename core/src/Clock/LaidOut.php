@@ -10,7 +10,9 @@ use SplObjectStorage;
 /** What was laid out before while a plan is worked out: layouts live as long as the plan, so each change is looked at once. */
 final class LaidOut
 {
-    /** @var SplObjectStorage<Layout, list<array{Layout|null, int, int, SetUp}>> layout → what lay before, stations of both, what it takes */
+    /**
+     * @var SplObjectStorage<Layout, list<array{Layout|null, int, int, SetUp}>> layout → what lay before, stations of both, what it takes
+     */
     private readonly SplObjectStorage $known;
 
     public function __construct()

@@ -54,7 +54,12 @@ final readonly class SetUp
             return 'Set-up: none, every marker stays.';
         }
         $parts = [];
-        foreach (['stay' => $this->kept, 'move' => $this->moved(), 'are laid' => $this->added(), 'are lifted' => $this->lifted()] as $what => $count) {
+        foreach ([
+            'stay' => $this->kept,
+            'move' => $this->moved(),
+            'are laid' => $this->added(),
+            'are lifted' => $this->lifted(),
+        ] as $what => $count) {
             if ($count > 0) {
                 $parts[] = "{$count} {$what}";
             }

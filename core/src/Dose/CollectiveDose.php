@@ -66,7 +66,11 @@ final readonly class CollectiveDose implements Dose
             return $counted->scaled($pace->fetchSeconds);
         }
         $good = 1.0 - $drop;
-        $again = DurationEstimate::ofMoments($this->total * $drop / $good, $this->total * $drop / $good ** 2, $this->total * $drop * (1.0 + $drop) / $good ** 3);
+        $again = DurationEstimate::ofMoments(
+            $this->total * $drop / $good,
+            $this->total * $drop / $good ** 2,
+            $this->total * $drop * (1.0 + $drop) / $good ** 3,
+        );
 
         return $again->scaled($pace->secondsPerRep + $pace->fetchSeconds);
     }

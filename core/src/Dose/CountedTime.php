@@ -29,6 +29,8 @@ final readonly class CountedTime
 
     public function estimate(): DurationEstimate
     {
-        return DurationEstimate::ofMoments(...$this->misses->moments())->scaled($this->secondsEach)->plus(DurationEstimate::fixed($this->fixedSeconds));
+        return DurationEstimate::ofMoments(...$this->misses->moments())
+            ->scaled($this->secondsEach)
+            ->plus(DurationEstimate::fixed($this->fixedSeconds));
     }
 }

@@ -17,16 +17,39 @@ final class DoseFactory
     public static function fromFields(array $fields): Dose
     {
         return match ($fields['kind'] ?? null) {
-            'timed' => TimedDose::of(self::seconds($fields, 'workSeconds'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
-            'reps' => RepsDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
+            'timed' => TimedDose::of(
+                self::seconds($fields, 'workSeconds'),
+                self::whole($fields, 'sets'),
+                self::seconds($fields, 'restSeconds'),
+                self::sides($fields),
+            ),
+            'reps' => RepsDose::of(
+                self::whole($fields, 'reps'),
+                self::whole($fields, 'sets'),
+                self::seconds($fields, 'restSeconds'),
+                self::sides($fields),
+            ),
             'quota' => QuotaDose::of(self::whole($fields, 'good'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
-            'race' => RaceDose::of(self::whole($fields, 'reps'), self::whole($fields, 'sets'), self::seconds($fields, 'restSeconds'), self::sides($fields)),
-            'lengths' => LengthsDose::of(self::whole($fields, 'lengths'), self::yes($fields, 'andBack'), self::pattern($fields), self::tempos($fields)),
+            'race' => RaceDose::of(
+                self::whole($fields, 'reps'),
+                self::whole($fields, 'sets'),
+                self::seconds($fields, 'restSeconds'),
+                self::sides($fields),
+            ),
+            'lengths' => LengthsDose::of(
+                self::whole($fields, 'lengths'),
+                self::yes($fields, 'andBack'),
+                self::pattern($fields),
+                self::tempos($fields),
+            ),
             'collective' => CollectiveDose::of(self::whole($fields, 'total'), self::yes($fields, 'onlyGood'), self::pattern($fields)),
             'streak' => StreakDose::of(self::whole($fields, 'goal'), self::pattern($fields)),
             'tries' => TriesDose::of(self::whole($fields, 'balls'), self::yes($fields, 'untilHit'), self::pattern($fields)),
             'free' => FreeDose::of(self::minutes($fields), self::sides($fields)),
-            default => throw InvalidDose::because('dose.kind', 'The dose must be timed, reps, lengths, quota, collective, streak, race, tries or free.'),
+            default => throw InvalidDose::because(
+                'dose.kind',
+                'The dose must be timed, reps, lengths, quota, collective, streak, race, tries or free.',
+            ),
         };
     }
 
@@ -45,7 +68,10 @@ final class DoseFactory
         $words = is_string($fields['tempos'] ?? '') ? trim($fields['tempos'] ?? '') : '?';
 
         return $words === '' ? [] : array_map(
-            static fn (string $word): Tempo => Tempo::tryFrom($word) ?? throw InvalidDose::because('dose.tempos', 'The tempo of a length is learn, steady or match.'),
+            static fn (string $word): Tempo => Tempo::tryFrom($word) ?? throw InvalidDose::because(
+                'dose.tempos',
+                'The tempo of a length is learn, steady or match.',
+            ),
             explode(' ', $words),
         );
     }
@@ -55,7 +81,9 @@ final class DoseFactory
     {
         $value = $fields['minutes'] ?? null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::because('dose.minutes', 'This must be a number of minutes.');
+        return is_int($value) || is_float($value)
+            ? (float) $value
+            : throw InvalidDose::because('dose.minutes', 'This must be a number of minutes.');
     }
 
     /** @param  array<array-key, mixed>  $fields */
@@ -81,7 +109,9 @@ final class DoseFactory
     {
         $value = $fields[$name] ?? null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::because("dose.{$name}", 'This must be a number of seconds.');
+        return is_int($value) || is_float($value)
+            ? (float) $value
+            : throw InvalidDose::because("dose.{$name}", 'This must be a number of seconds.');
     }
 
     /** @param  array<array-key, mixed>  $fields */

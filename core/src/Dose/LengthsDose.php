@@ -45,12 +45,20 @@ final readonly class LengthsDose implements Dose
     {
         $tempos = implode(' ', array_map(static fn (Tempo $tempo): string => $tempo->value, $this->tempos));
 
-        return ['kind' => 'lengths', 'lengths' => $this->lengths, 'andBack' => $this->andBack ? 1 : 0] + ($tempos === '' ? [] : ['tempos' => $tempos]);
+        return [
+            'kind' => 'lengths',
+            'lengths' => $this->lengths,
+            'andBack' => $this->andBack ? 1 : 0,
+        ] + ($tempos === '' ? [] : ['tempos' => $tempos]);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(
+            array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers),
+            Pace::COEFFICIENT_OF_VARIATION,
+            $memo,
+        );
 
         return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->steadyTrips()));
     }

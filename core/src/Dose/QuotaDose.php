@@ -70,7 +70,10 @@ final class QuotaDose implements Dose
     {
         $sides = $this->sides->count();
 
-        return $this->sideTime($workers, $memo)->estimate()->repeated($sides)->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
+        return $this->sideTime($workers, $memo)
+            ->estimate()
+            ->repeated($sides)
+            ->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
     }
 
     /**
@@ -103,7 +106,10 @@ final class QuotaDose implements Dose
         }
 
         ksort($groups);
-        $question = implode(', ', array_map(static fn (string $chance, array $same): string => "{$chance} ".count($same), array_keys($groups), $groups));
+        $question = implode(
+            ', ',
+            array_map(static fn (string $chance, array $same): string => "{$chance} ".count($same), array_keys($groups), $groups),
+        );
 
         return $memo->of("misses {$this->good}: {$question}", fn (): CountDistribution => CountDistribution::largestOf(array_map(
             fn (array $same): CountDistribution => CountDistribution::betaNegativeBinomial($this->good, $same[0]->alpha(), $same[0]->beta())

@@ -49,7 +49,13 @@ final readonly class RaceDose implements Dose
 
     public function fields(): array
     {
-        return ['kind' => 'race', 'reps' => $this->reps, 'sets' => $this->goes, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+        return [
+            'kind' => 'race',
+            'reps' => $this->reps,
+            'sets' => $this->goes,
+            'restSeconds' => $this->restSeconds,
+            'sides' => $this->sides->value,
+        ];
     }
 
     public function window(): array
@@ -65,7 +71,11 @@ final readonly class RaceDose implements Dose
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
     {
         $goes = $this->sides->count() * $this->goes;
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
+        [$mean, $variance, $third] = SlowestWorker::ofMeans(
+            array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers),
+            Pace::COEFFICIENT_OF_VARIATION,
+            $memo,
+        );
 
         return DurationEstimate::ofMoments($mean, $variance, $third)
             ->scaled($this->reps)

@@ -52,7 +52,13 @@ final readonly class RepsDose implements Dose
 
     public function fields(): array
     {
-        return ['kind' => 'reps', 'reps' => $this->reps, 'sets' => $this->sets, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+        return [
+            'kind' => 'reps',
+            'reps' => $this->reps,
+            'sets' => $this->sets,
+            'restSeconds' => $this->restSeconds,
+            'sides' => $this->sides->value,
+        ];
     }
 
     public function window(): array

@@ -53,7 +53,11 @@ final readonly class StreakDose implements Dose
                 $slowestVariation = sqrt($variance) * $pace->secondsPerRep / $seconds;
             }
         }
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)), $memo);
+        [$mean, $variance, $third] = SlowestWorker::moments(
+            count($workers),
+            max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)),
+            $memo,
+        );
 
         return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($slowestMean));
     }

@@ -52,7 +52,13 @@ final readonly class TimedDose implements Dose
 
     public function fields(): array
     {
-        return ['kind' => 'timed', 'workSeconds' => $this->workSeconds, 'sets' => $this->sets, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+        return [
+            'kind' => 'timed',
+            'workSeconds' => $this->workSeconds,
+            'sets' => $this->sets,
+            'restSeconds' => $this->restSeconds,
+            'sides' => $this->sides->value,
+        ];
     }
 
     public function window(): array

@@ -42,7 +42,11 @@ final readonly class TriesDose implements Dose
         $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
         [$mean, $variance, $third] = $this->slowest($workers);
 
-        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($seconds)->plus(DurationEstimate::judged($fetch, Pace::COEFFICIENT_OF_VARIATION)));
+        return $this->pattern->around(
+            DurationEstimate::ofMoments($mean, $variance, $third)
+                ->scaled($seconds)
+                ->plus(DurationEstimate::judged($fetch, Pace::COEFFICIENT_OF_VARIATION)),
+        );
     }
 
     public function expectedReps(Pace $pace): float

@@ -15,7 +15,12 @@ final readonly class CallRule
      * @param  bool  $openBody  turned so that both the ball and the place are seen
      * @param  bool  $move  whether a move comes before the way out
      */
-    public function __construct(public string $place, public ?TouchLimit $touches, public string $foot, public bool $openBody, public bool $move)
-    {
+    public function __construct(
+        public string $place,
+        public ?TouchLimit $touches,
+        public string $foot,
+        public bool $openBody,
+        public bool $move,
+    ) {
     }
 }

@@ -38,8 +38,16 @@ final readonly class Calling
      *
      * @throws InvalidDrill If a figure is outside its range.
      */
-    public static function of(string $kind, float $everySeconds, float $spread, float $leadSeconds, int $inOrder, bool $again, bool $twoWay, array $rules): self
-    {
+    public static function of(
+        string $kind,
+        float $everySeconds,
+        float $spread,
+        float $leadSeconds,
+        int $inOrder,
+        bool $again,
+        bool $twoWay,
+        array $rules,
+    ): self {
         $fault = match (true) {
             ! in_array($kind, self::KINDS, true) => ['kind', 'A call names a colour, a number, a side, a name or a movement.'],
             ! ($everySeconds >= 1.0 && $everySeconds <= 60.0) => ['everySeconds', 'Calls come every 1 to 60 seconds.'],

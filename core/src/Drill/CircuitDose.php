@@ -30,7 +30,11 @@ final readonly class CircuitDose implements Dose
      */
     public static function of(array $items, int $rounds, float $restSeconds): self
     {
-        return new self($items, DoseLimits::whole('rounds', 'Rounds', $rounds, 1, 20), DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0));
+        return new self(
+            $items,
+            DoseLimits::whole('rounds', 'Rounds', $rounds, 1, 20),
+            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+        );
     }
 
     /**
@@ -47,7 +51,9 @@ final readonly class CircuitDose implements Dose
         return self::of(
             $items,
             is_int($rounds) ? $rounds : throw InvalidDose::because('dose.rounds', 'This must be a whole number.'),
-            is_int($rest) || is_float($rest) ? (float) $rest : throw InvalidDose::because('dose.restSeconds', 'This must be a number of seconds.'),
+            is_int($rest) || is_float($rest)
+                ? (float) $rest
+                : throw InvalidDose::because('dose.restSeconds', 'This must be a number of seconds.'),
         );
     }
 
@@ -78,7 +84,10 @@ final readonly class CircuitDose implements Dose
 
     public function window(): array
     {
-        $items = array_map(static fn (CircuitItem $item): string => $item->script->text().' '.json_encode($item->dose->fields()).' '.$item->restSeconds, $this->items);
+        $items = array_map(
+            static fn (CircuitItem $item): string => $item->script->text().' '.json_encode($item->dose->fields()).' '.$item->restSeconds,
+            $this->items,
+        );
 
         return ['kind' => 'circuit', 'rounds' => $this->rounds, 'items' => implode('; ', $items)];
     }

@@ -57,6 +57,10 @@ final readonly class Composition
     /** @param  non-empty-list<Script>  $scripts */
     private static function joined(array $scripts): Script
     {
-        return array_reduce(array_slice($scripts, 1), static fn (Script $sum, Script $next): Script => $sum->followedBy($next), $scripts[0]);
+        return array_reduce(
+            array_slice($scripts, 1),
+            static fn (Script $sum, Script $next): Script => $sum->followedBy($next),
+            $scripts[0],
+        );
     }
 }

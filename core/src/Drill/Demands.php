@@ -40,6 +40,11 @@ final readonly class Demands
      */
     public function task(): array
     {
-        return ['touches' => $this->touches?->fields(), 'ball' => $this->ball->value, 'opposition' => $this->opposition->value, 'calling' => $this->calling === null ? null : [$this->calling->kind, $this->calling->inOrder, $this->calling->twoWay]];
+        return [
+            'touches' => $this->touches?->fields(),
+            'ball' => $this->ball->value,
+            'opposition' => $this->opposition->value,
+            'calling' => $this->calling === null ? null : [$this->calling->kind, $this->calling->inOrder, $this->calling->twoWay],
+        ];
     }
 }

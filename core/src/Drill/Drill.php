@@ -68,7 +68,9 @@ final readonly class Drill
             throw InvalidDose::because('dose.kind', $isCircuit ? 'Only a circuit is done in rounds.' : 'A circuit is done in rounds.');
         }
 
-        return $this->composition->items === [] ? DoseFactory::fromFields($fields) : CircuitDose::fromFields($this->composition->items, $fields);
+        return $this->composition->items === []
+            ? DoseFactory::fromFields($fields)
+            : CircuitDose::fromFields($this->composition->items, $fields);
     }
 
     /** The line a mark of this drill with this dose and side belongs to; null when nothing is counted. */
@@ -76,7 +78,14 @@ final readonly class Drill
     {
         return $this->rule === null
             ? null
-            : RecordLineKey::of($this->script, $this->layout, $dose, $this->rule, $side, ['service' => $this->organisation->serviceKey()] + $this->demands->task());
+            : RecordLineKey::of(
+                $this->script,
+                $this->layout,
+                $dose,
+                $this->rule,
+                $side,
+                ['service' => $this->organisation->serviceKey()] + $this->demands->task(),
+            );
     }
 
     /** The same drill with only the first links of its build-up; a drill that is none stays as it is. */
@@ -85,7 +94,10 @@ final readonly class Drill
         return new self(
             $this->slug, $this->name, $this->family, $this->summary, $this->layout, $this->composition->upTo($links),
             // Each link adds its share of the time of the whole.
-            $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min($links, count($this->composition->parts)) / count($this->composition->parts) : 1.0),
+            $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min(
+                $links,
+                count($this->composition->parts),
+            ) / count($this->composition->parts) : 1.0),
             $this->goodChance, $this->fetchSeconds, $this->dose, $this->rule, $this->organisation, $this->demands, $this->teaching,
         );
     }

@@ -20,7 +20,10 @@ final class DrillScaling
         $best = null;
         foreach ($drill->demands->levels as $level) {
             $isFor = $level->dose < 1.0 ? $ageGroup->under <= $level->ageGroup->under : $ageGroup->under >= $level->ageGroup->under;
-            if ($isFor && ($best === null || abs($level->ageGroup->under - $ageGroup->under) < abs($best->ageGroup->under - $ageGroup->under))) {
+            if (
+                $isFor
+                && ($best === null || abs($level->ageGroup->under - $ageGroup->under) < abs($best->ageGroup->under - $ageGroup->under))
+            ) {
                 $best = $level;
             }
         }

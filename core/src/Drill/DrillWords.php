@@ -30,12 +30,21 @@ final class DrillWords
         $served = match (true) {
             $organisation->service === Service::None => [],
             $organisation->service === Service::Wall => ['Off a wall.'],
-            default => [sprintf('The ball is %s%s%s.', $organisation->service->value, $organisation->manner === null ? '' : ", {$organisation->manner->words()}", $organisation->serverMoves ? ', by a server on the move' : '')],
+            default => [
+                sprintf(
+                    'The ball is %s%s%s.',
+                    $organisation->service->value,
+                    $organisation->manner === null ? '' : ", {$organisation->manner->words()}",
+                    $organisation->serverMoves ? ', by a server on the move' : '',
+                ),
+            ],
         };
 
         return [
             sprintf('%d %s, %s.', $organisation->workers, $organisation->workers === 1 ? 'works' : 'work', $organisation->pattern->words()),
-            ...($organisation->playerServers > 0 ? [sprintf('%d %s.', $organisation->playerServers, $organisation->playerServers === 1 ? 'serves' : 'serve')] : []),
+            ...($organisation->playerServers > 0 ? [
+                sprintf('%d %s.', $organisation->playerServers, $organisation->playerServers === 1 ? 'serves' : 'serve'),
+            ] : []),
             ...$served,
             ...($organisation->coachServes ? ['A coach or helper feeds, and does not swap.'] : []),
             ...($organisation->needsCounter ? ['Somebody watches and counts.'] : []),
@@ -49,7 +58,11 @@ final class DrillWords
         if ($demands->targetRoles === []) {
             return [];
         }
-        $roles = array_map(static fn (int $i, string $role): string => ($i + 1)." is {$role}", array_keys($demands->targetRoles), $demands->targetRoles);
+        $roles = array_map(
+            static fn (int $i, string $role): string => ($i + 1)." is {$role}",
+            array_keys($demands->targetRoles),
+            $demands->targetRoles,
+        );
 
         return ['Targets: '.implode(', ', $roles).'; named by '.$demands->targetNaming->words().'.'];
     }
@@ -58,12 +71,28 @@ final class DrillWords
     private static function calls(Calling $calling): array
     {
         $what = $calling->kind === 'side' ? 'the side that pressure comes from' : 'a '.$calling->kind;
-        $sentences = [sprintf('Called: %s about every %g s, %g s before the ball%s%s.', $what, $calling->everySeconds, $calling->leadSeconds, $calling->inOrder > 1 ? ", up to {$calling->inOrder} in order" : '', $calling->again ? '' : ', never the same twice running')];
+        $sentences = [
+            sprintf(
+                'Called: %s about every %g s, %g s before the ball%s%s.',
+                $what,
+                $calling->everySeconds,
+                $calling->leadSeconds,
+                $calling->inOrder > 1 ? ", up to {$calling->inOrder} in order" : '',
+                $calling->again ? '' : ', never the same twice running',
+            ),
+        ];
         if ($calling->twoWay) {
             $sentences[] = 'The player reads what stands behind and calls it back.';
         }
         foreach ($calling->rules as $rule) {
-            $asks = array_filter([$rule->touches?->words(), $rule->foot === 'any' ? null : "{$rule->foot} foot", $rule->openBody ? 'open body' : null, $rule->move ? 'a move' : null]);
+            $asks = array_filter(
+                [
+                    $rule->touches?->words(),
+                    $rule->foot === 'any' ? null : "{$rule->foot} foot",
+                    $rule->openBody ? 'open body' : null,
+                    $rule->move ? 'a move' : null,
+                ],
+            );
             $sentences[] = ucfirst($rule->place).': '.implode(', ', $asks).'.';
         }
 

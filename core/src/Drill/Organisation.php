@@ -49,7 +49,9 @@ final readonly class Organisation
     {
         return match (true) {
             $this->playersPerStation() >= 3 || in_array($this->pattern, [Pattern::PassAndFollow, Pattern::Hunt], true) => 'group',
-            $this->playersPerStation() === 1 || in_array($this->pattern, [Pattern::TakeTurns, Pattern::Own], true) && $this->playerServers === 0 => 'alone',
+            $this->playersPerStation() === 1
+                || in_array($this->pattern, [Pattern::TakeTurns, Pattern::Own], true)
+                && $this->playerServers === 0 => 'alone',
             default => 'pair',
         };
     }

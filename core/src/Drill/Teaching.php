@@ -17,7 +17,15 @@ final readonly class Teaching
      * @param  bool  $judgesQuality  whether the coach ticks accurate, right pace and clean contact, and moves on when all are there
      * @param  string  $note  where a protocol comes from
      */
-    public function __construct(public array $points, public array $questions, public array $faults, public array $cautions, public array $standIns, public array $words, public bool $judgesQuality, public string $note)
-    {
+    public function __construct(
+        public array $points,
+        public array $questions,
+        public array $faults,
+        public array $cautions,
+        public array $standIns,
+        public array $words,
+        public bool $judgesQuality,
+        public string $note,
+    ) {
     }
 }

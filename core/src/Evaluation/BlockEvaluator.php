@@ -40,8 +40,12 @@ use FleetSparrow\Core\Touch\Tally;
 final class BlockEvaluator
 {
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
-    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly bool $isBrief = false, private readonly LaidOut $laid = new LaidOut)
-    {
+    public function __construct(
+        private readonly PlanContext $context,
+        private readonly GroupDraw $draw,
+        private readonly bool $isBrief = false,
+        private readonly LaidOut $laid = new LaidOut,
+    ) {
     }
 
     /**
@@ -91,7 +95,10 @@ final class BlockEvaluator
 
         $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
-        $plain = ['setUp' => $laying->touched() * $rules->markerSeconds, 'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds];
+        $plain = [
+            'setUp' => $laying->touched() * $rules->markerSeconds,
+            'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds,
+        ];
         $setUp = $plain['setUp'] * $rules->setUp->factor;
         $explain = $plain['explain'] * $rules->explain->factor;
         $changeOver = max(0, count($turns) - 1) * $rules->changeSeconds();
@@ -99,7 +106,10 @@ final class BlockEvaluator
         $work = DurationEstimate::fixed(0.0);
         $turnMeans = [];
         $writeSeconds = 0.0;
-        $workers = array_map(static fn (WorkTurn $turn): array => array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working), $turns);
+        $workers = array_map(
+            static fn (WorkTurn $turn): array => array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working),
+            $turns,
+        );
         foreach ($turns as $i => $turn) {
             $time = $dose->turnTime($workers[$i], $this->context->memo);
             $turnMeans[] = $time->meanSeconds;
@@ -123,7 +133,15 @@ final class BlockEvaluator
             $stationing->inUse(),
             count($turns),
             $laying->markers,
-            $this->isBrief ? [] : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules, $this->context->memo))->of($turns, $turnMeans, $setUp, $explain, $plain),
+            $this->isBrief
+                ? []
+                : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules, $this->context->memo))->of(
+                    $turns,
+                    $turnMeans,
+                    $setUp,
+                    $explain,
+                    $plain,
+                ),
             $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $own, $queues),
             [],
             $laying,
@@ -134,7 +152,9 @@ final class BlockEvaluator
             $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers, $this->context->memo),
         );
 
-        return $this->isBrief ? $evaluation : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));
+        return $this->isBrief
+            ? $evaluation
+            : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));
     }
 
     /**
@@ -149,7 +169,12 @@ final class BlockEvaluator
         }
         $queues = [];
         foreach ($stationing->groups as $group) {
-            $queue = PassingQueue::of($group->players(), Positions::of($drill->layout), max(1, count($drill->layout->balls())), $drill->pace($block->tempo)->secondsPerRep);
+            $queue = PassingQueue::of(
+                $group->players(),
+                Positions::of($drill->layout),
+                max(1, count($drill->layout->balls())),
+                $drill->pace($block->tempo)->secondsPerRep,
+            );
             foreach ($group->workers as $player) {
                 $queues[$player->id] = $queue;
             }
@@ -200,9 +225,13 @@ final class BlockEvaluator
         foreach ($players as $player) {
             $pace = $paces[$player->id];
             // Who works the same sides in the same time touches the same.
-            $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose ? $player->strongFoot->value : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
+            $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose
+                ? $player->strongFoot->value
+                : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
             $key = "{$sides} {$pace->made} {$pace->missed} {$pace->priorChance} {$pace->secondsPerRep}";
-            $touches[$player->id] = $player->today->mayWorkIn($drill) ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot, $this->context->memo) : Tally::zero();
+            $touches[$player->id] = $player->today->mayWorkIn($drill)
+                ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot, $this->context->memo)
+                : Tally::zero();
         }
 
         return $touches;

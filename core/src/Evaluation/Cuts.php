@@ -54,13 +54,26 @@ final class Cuts
         foreach (array_keys(self::ORDER) as $kind) {
             $some = [];
             foreach ($blocks as $i => $block) {
-                $cut = $kind === 'block' ? ($grounds[$i]['mayGo'] ? $this->block($blocks, $evaluations, $i, $grounds[$i]['layout'], $grounds[$i]['stations'], $feet) : null)
+                $cut = $kind === 'block' ? ($grounds[$i]['mayGo'] ? $this->block(
+                    $blocks,
+                    $evaluations,
+                    $i,
+                    $grounds[$i]['layout'],
+                    $grounds[$i]['stations'],
+                    $feet,
+                ) : null)
                     : $this->dose($block, $evaluations[$i], $kind, $grounds[$i]['layout'], $grounds[$i]['stations']);
                 if ($cut !== null && $cut->freedSeconds >= self::LEAST_SECONDS) {
                     $some[] = $cut;
                 }
             }
-            usort($some, static fn (Cut $a, Cut $b): int => [$a->touchesLost / $a->freedSeconds, -$a->freedSeconds] <=> [$b->touchesLost / $b->freedSeconds, -$b->freedSeconds]);
+            usort(
+                $some,
+                static fn (Cut $a, Cut $b): int => [
+                    $a->touchesLost / $a->freedSeconds,
+                    -$a->freedSeconds,
+                ] <=> [$b->touchesLost / $b->freedSeconds, -$b->freedSeconds],
+            );
             $cuts = [...$cuts, ...$some];
             if (count($cuts) >= self::MOST) {
                 break;
@@ -83,7 +96,11 @@ final class Cuts
         [$ground, $stations] = [null, 0];
         $isWarmedUp = false;
         foreach ($blocks as $i => $block) {
-            $grounds[] = ['layout' => $ground, 'stations' => $stations, 'mayGo' => $isWarmedUp && $block->kind !== BlockKind::Water && $block->together === null];
+            $grounds[] = [
+                'layout' => $ground,
+                'stations' => $stations,
+                'mayGo' => $isWarmedUp && $block->kind !== BlockKind::Water && $block->together === null,
+            ];
             $isWarmedUp = $isWarmedUp || $block->drill !== null;
             [$ground, $stations] = PlanEvaluator::groundAfter($block, $evaluations[$i], $ground, $stations);
         }
@@ -122,7 +139,14 @@ final class Cuts
             ? sprintf('Rest %g s in place of %g in %s', $dose->restSeconds(), $block->dose->restSeconds(), $name)
             : sprintf('One set fewer%s of %s', $dose->sides() === DoseSides::Each ? ' on each foot' : '', $name);
 
-        return new Cut($block->id, $kind, $words, $now->meanSeconds() - $then->meanSeconds(), self::touches($now)[2] - self::touches($then)[2], $dose);
+        return new Cut(
+            $block->id,
+            $kind,
+            $words,
+            $now->meanSeconds() - $then->meanSeconds(),
+            self::touches($now)[2] - self::touches($then)[2],
+            $dose,
+        );
     }
 
     /**
@@ -145,7 +169,9 @@ final class Cuts
         [$left, $right, $contacts] = self::touches($evaluations[$i]);
         $before = self::share($feet[0], $feet[1]);
         $then = self::share($feet[0] - $left, $feet[1] - $right);
-        $tips = $then < self::BALANCE && $before >= self::BALANCE ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $then)) : '';
+        $tips = $then < self::BALANCE && $before >= self::BALANCE
+            ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $then))
+            : '';
         $what = $blocks[$i]->drill->name ?? ($blocks[$i]->kind === BlockKind::Game ? 'the game' : 'the talk');
 
         return new Cut($blocks[$i]->id, 'block', "Leave out {$what}{$tips}", $freed, $contacts, null);
@@ -163,7 +189,13 @@ final class Cuts
      */
     private static function touches(BlockEvaluation $evaluation): array
     {
-        $read = new TallyReader(static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right), $tally->contacts()]);
+        $read = new TallyReader(
+            static fn (Tally $tally): array => [
+                $tally->contactsOf(FootMark::Left),
+                $tally->contactsOf(FootMark::Right),
+                $tally->contacts(),
+            ],
+        );
         $sum = [0.0, 0.0, 0.0];
         foreach ($evaluation->touches as $tally) {
             [$left, $right, $all] = $read->of($tally);

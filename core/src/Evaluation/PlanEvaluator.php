@@ -70,7 +70,13 @@ final class PlanEvaluator
             $finish,
             $touches,
             $times,
-            KitList::of(array_map(static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round), self::indices($rounds)), count($context->players)),
+            KitList::of(
+                array_map(
+                    static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round),
+                    self::indices($rounds),
+                ),
+                count($context->players),
+            ),
             $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
             SessionWarnings::of($touches, $context),
         );
@@ -87,7 +93,9 @@ final class PlanEvaluator
     {
         [$seen, $touches] = [[], []];
         foreach ($players as $player) {
-            $tallies = array_filter(array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations));
+            $tallies = array_filter(
+                array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations),
+            );
             $alike = array_search($tallies, $seen, true);
             $touches[$player] = $alike === false ? Tally::sum($tallies) : $touches[$alike];
             $seen[$player] = $tallies;
@@ -160,7 +168,9 @@ final class PlanEvaluator
         $ground = null;
         $stations = 0;
         foreach ($rounds as $round) {
-            $these = count($round) === 1 ? [$evaluator->evaluate($round[0], $ground, $stations)] : $together->evaluate($round, $ground, $stations);
+            $these = count($round) === 1
+                ? [$evaluator->evaluate($round[0], $ground, $stations)]
+                : $together->evaluate($round, $ground, $stations);
             foreach ($round as $i => $block) {
                 [$ground, $stations] = self::groundAfter($block, $these[$i], $ground, $stations);
             }
@@ -186,7 +196,14 @@ final class PlanEvaluator
         };
 
         return $after > $minutes * 60.0 && $dry > 0.0
-            ? [$after - $dry, new Warning(sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)), Cure::waterBefore(), 'water')]
+            ? [
+                $after - $dry,
+                new Warning(
+                    sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)),
+                    Cure::waterBefore(),
+                    'water',
+                ),
+            ]
             : [$after, null];
     }
 }

@@ -26,8 +26,11 @@ use FleetSparrow\Core\Touch\Tally;
  */
 final class RoundOfStations
 {
-    public function __construct(private readonly PlanContext $context, private readonly GroupDraw $draw, private readonly BlockEvaluator $evaluator)
-    {
+    public function __construct(
+        private readonly PlanContext $context,
+        private readonly GroupDraw $draw,
+        private readonly BlockEvaluator $evaluator,
+    ) {
     }
 
     /**
@@ -40,11 +43,22 @@ final class RoundOfStations
         $groups = $this->draw->round($this->context->players, count($blocks));
         $atStations = [];
         foreach ($blocks as $i => $block) {
-            $visits = array_map(fn (array $group): BlockEvaluation => $this->evaluator->evaluate($block, $i === 0 ? $before : null, $i === 0 ? $stationsBefore : 0, $group), $groups);
+            $visits = array_map(
+                fn (array $group): BlockEvaluation => $this->evaluator->evaluate(
+                    $block,
+                    $i === 0 ? $before : null,
+                    $i === 0 ? $stationsBefore : 0,
+                    $group,
+                ),
+                $groups,
+            );
             $atStations[] = self::slowest($visits);
         }
         $turn = self::longest(array_map(static fn (array $station): DurationEstimate => $station['evaluation']->work, $atStations));
-        $evaluations = array_map(fn (int $i): BlockEvaluation => $this->station($blocks, $atStations, $i, $turn, $groups), array_keys($blocks));
+        $evaluations = array_map(
+            fn (int $i): BlockEvaluation => $this->station($blocks, $atStations, $i, $turn, $groups),
+            array_keys($blocks),
+        );
 
         return [$evaluations[0]->warned(...$this->warnings($blocks, $evaluations)), ...array_slice($evaluations, 1)];
     }
@@ -68,9 +82,27 @@ final class RoundOfStations
             }
         }
         $adults = 1 + $this->context->helpers;
-        $short = $kit === null ? [] : array_map(static fn (string $sentence): Warning => new Warning("All stations at once: {$sentence}", null, 'kit'), $this->context->kit->shortages($kit));
+        $short = $kit === null
+            ? []
+            : array_map(
+                static fn (string $sentence): Warning => new Warning("All stations at once: {$sentence}", null, 'kit'),
+                $this->context->kit->shortages($kit),
+            );
 
-        return $counters <= $adults ? $short : [...$short, new Warning(sprintf('%d stations need somebody to watch and count, and there %s.', $counters, $adults === 1 ? 'is one grown-up' : "are {$adults} grown-ups"), Cure::helper(), 'server')];
+        return $counters <= $adults
+            ? $short
+            : [
+                ...$short,
+                new Warning(
+                    sprintf(
+                        '%d stations need somebody to watch and count, and there %s.',
+                        $counters,
+                        $adults === 1 ? 'is one grown-up' : "are {$adults} grown-ups",
+                    ),
+                    Cure::helper(),
+                    'server',
+                ),
+            ];
     }
 
     /**
@@ -95,25 +127,43 @@ final class RoundOfStations
     /** @param  non-empty-list<DurationEstimate>  $works */
     private static function longest(array $works): DurationEstimate
     {
-        return array_reduce($works, static fn (DurationEstimate $most, DurationEstimate $one): DurationEstimate => $one->meanSeconds > $most->meanSeconds ? $one : $most, $works[0]);
+        return array_reduce(
+            $works,
+            static fn (
+                DurationEstimate $most,
+                DurationEstimate $one,
+            ): DurationEstimate => $one->meanSeconds > $most->meanSeconds ? $one : $most,
+            $works[0],
+        );
     }
 
     /**
      * @param  non-empty-list<Block>  $blocks
-     * @param  non-empty-list<array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string, PlayerTime>}>  $atStations
+     * @param  non-empty-list<array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string,
+     *     PlayerTime>}>  $atStations
      * @param  non-empty-list<non-empty-list<PlanPlayer>>  $groups
      */
     private function station(array $blocks, array $atStations, int $i, DurationEstimate $turn, array $groups): BlockEvaluation
     {
         $rules = $this->context->rules;
         $own = $atStations[$i]['evaluation'];
-        $parts = ['setUp' => 0.0, 'explain' => 0.0, 'work' => $turn->meanSeconds, 'changeOver' => $i > 0 ? $rules->changeSeconds() : 0.0, 'write' => $own->partSeconds['write'] ?? 0.0];
+        $parts = [
+            'setUp' => 0.0,
+            'explain' => 0.0,
+            'work' => $turn->meanSeconds,
+            'changeOver' => $i > 0 ? $rules->changeSeconds() : 0.0,
+            'write' => $own->partSeconds['write'] ?? 0.0,
+        ];
         $segments = [];
-        $judged = DurationEstimate::judged($parts['changeOver'], $rules->changeOver->variation)->plus(DurationEstimate::judged($parts['write'], $rules->partVariation));
+        $judged = DurationEstimate::judged($parts['changeOver'], $rules->changeOver->variation)->plus(
+            DurationEstimate::judged($parts['write'], $rules->partVariation),
+        );
         foreach ($i === 0 ? $atStations : [] as $at => $station) {
             foreach (['setUp' => $rules->setUp, 'explain' => $rules->explain] as $part => $calibration) {
                 $parts[$part] += $station['evaluation']->partSeconds[$part] ?? 0.0;
-                $judged = $judged->plus(DurationEstimate::judged($station['evaluation']->partSeconds[$part] ?? 0.0, $calibration->variation));
+                $judged = $judged->plus(
+                    DurationEstimate::judged($station['evaluation']->partSeconds[$part] ?? 0.0, $calibration->variation),
+                );
             }
             foreach ($station['evaluation']->segments as $segment) {
                 if (in_array($segment->kind, [SegmentKind::SetUp, SegmentKind::Explain], true)) {
@@ -137,7 +187,16 @@ final class RoundOfStations
             1,
             $own->markers,
             [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i))],
-            [...$own->how, sprintf('%d stations at the same time, %d groups: every group is at every station once; a turn lasts as long as the slowest station, %.0f s in all with the moves.', count($blocks), count($groups), StationRound::seconds(count($blocks), $turn->meanSeconds, $rules->changeSeconds()))],
+            [
+                ...$own->how,
+                sprintf(
+                    '%d stations at the same time, %d groups: every group is at every station once; '
+                        .'a turn lasts as long as the slowest station, %.0f s in all with the moves.',
+                    count($blocks),
+                    count($groups),
+                    StationRound::seconds(count($blocks), $turn->meanSeconds, $rules->changeSeconds()),
+                ),
+            ],
             $own->warnings,
             $own->setUp,
             // The group that begins here; one station on at each move.
@@ -156,11 +215,49 @@ final class RoundOfStations
     {
         $everybody = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
         $work = array_values(array_filter($own->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
-        $segments = $i === 0 ? [] : [new Segment("{$own->blockId}-move", $own->blockId, SegmentKind::Change, $parts['changeOver'], false, plainSeconds: $this->context->rules->changeOverSeconds)];
+        $segments = $i === 0
+            ? []
+            : [
+                new Segment(
+                    "{$own->blockId}-move",
+                    $own->blockId,
+                    SegmentKind::Change,
+                    $parts['changeOver'],
+                    false,
+                    plainSeconds: $this->context->rules->changeOverSeconds,
+                ),
+            ];
         $left = array_sum(array_map(static fn (Segment $segment): float => $segment->leftTouches, $work));
         $right = array_sum(array_map(static fn (Segment $segment): float => $segment->rightTouches, $work));
-        $segments[] = new Segment("{$own->blockId}-turn", $own->blockId, SegmentKind::Work, $parts['work'], ($work[0] ?? $own->segments[0])->endsByClock, null, 1, $i + 1, $everybody, $left, $right);
+        $segments[] = new Segment(
+            "{$own->blockId}-turn",
+            $own->blockId,
+            SegmentKind::Work,
+            $parts['work'],
+            ($work[0] ?? $own->segments[0])->endsByClock,
+            null,
+            1,
+            $i + 1,
+            $everybody,
+            $left,
+            $right,
+        );
 
-        return $parts['write'] > 0.0 ? [...$segments, new Segment("{$own->blockId}-write", $own->blockId, SegmentKind::Write, $parts['write'], false, null, 1, $i + 1, $everybody)] : $segments;
+        return $parts['write'] > 0.0
+            ? [
+                ...$segments,
+                new Segment(
+                    "{$own->blockId}-write",
+                    $own->blockId,
+                    SegmentKind::Write,
+                    $parts['write'],
+                    false,
+                    null,
+                    1,
+                    $i + 1,
+                    $everybody,
+                ),
+            ]
+            : $segments;
     }
 }

@@ -17,7 +17,10 @@ final class InvalidDrill extends InvalidArgumentException implements CoreExcepti
     /** @param  non-empty-list<array{path: string, message: string}>  $faults */
     public static function withFaults(string $slug, array $faults): self
     {
-        $refusal = self::because("drill.{$faults[0]['path']}", "Drill {$slug}, ".implode(' ', array_map(static fn (array $fault): string => "{$fault['path']}: {$fault['message']}", $faults)));
+        $refusal = self::because(
+            "drill.{$faults[0]['path']}",
+            "Drill {$slug}, ".implode(' ', array_map(static fn (array $fault): string => "{$fault['path']}: {$fault['message']}", $faults)),
+        );
         $refusal->faults = $faults;
 
         return $refusal;

@@ -28,7 +28,14 @@ final readonly class Ladder
         $read = new BookFields($fields);
         $slug = $read->slug();
         try {
-            $rungs = array_map(static fn (BookFields $rung): Rung => new Rung($rung->slug('drill'), $rung->number('criterion', 0.1, 9999.0), self::axes($rung)), $read->entries('rungs'));
+            $rungs = array_map(
+                static fn (BookFields $rung): Rung => new Rung(
+                    $rung->slug('drill'),
+                    $rung->number('criterion', 0.1, 9999.0),
+                    self::axes($rung),
+                ),
+                $read->entries('rungs'),
+            );
             $drills = array_map(static fn (Rung $rung): string => $rung->drill, $rungs);
             if (count($rungs) < 2 || count($drills) !== count(array_unique($drills))) {
                 throw $read->refusal('rungs', 'A ladder has two rungs or more, each another drill.');
@@ -57,7 +64,8 @@ final readonly class Ladder
         foreach ($ladders as $ladder) {
             foreach ($ladder->rungs as $rung) {
                 if (($counted[$rung->drill] ?? null) !== true) {
-                    $faults[] = "Ladder {$ladder->slug}: {$rung->drill} ".(isset($counted[$rung->drill]) ? 'is not counted, so nobody could pass it.' : 'is not in the book.');
+                    $why = isset($counted[$rung->drill]) ? 'is not counted, so nobody could pass it.' : 'is not in the book.';
+                    $faults[] = "Ladder {$ladder->slug}: {$rung->drill} {$why}";
                 }
             }
         }
@@ -68,6 +76,12 @@ final readonly class Ladder
     /** @return list<Axis> */
     private static function axes(BookFields $rung): array
     {
-        return array_map(static fn (string $axis): Axis => Axis::tryFrom($axis) ?? throw $rung->refusal('harderBy', '"harderBy" lists some of '.implode(', ', array_column(Axis::cases(), 'value')).'.'), $rung->texts('harderBy'));
+        return array_map(
+            static fn (string $axis): Axis => Axis::tryFrom($axis) ?? throw $rung->refusal(
+                'harderBy',
+                '"harderBy" lists some of '.implode(', ', array_column(Axis::cases(), 'value')).'.',
+            ),
+            $rung->texts('harderBy'),
+        );
     }
 }

@@ -20,7 +20,8 @@ final readonly class Fit
     }
 
     /**
-     * Example: `Fit::of(Length::ofMetres(10.0), Length::ofMetres(8.0), Length::ofMetres(3.0), Length::ofMetres(3.0), Length::ofMetres(1.0))->stations()` is `4`.
+     * Example: `Fit::of(Length::ofMetres(10.0), Length::ofMetres(8.0), Length::ofMetres(3.0), Length::ofMetres(3.0),
+     * Length::ofMetres(1.0))->stations()` is `4`.
      *
      * @param  Length  $gap  between one station and the next
      */
@@ -41,6 +42,8 @@ final readonly class Fit
     {
         $tenths = $each->tenthsOfMillimetre;
 
-        return $tenths > $room->tenthsOfMillimetre ? 0 : intdiv($room->tenthsOfMillimetre + $gap->tenthsOfMillimetre, max(1, $tenths + $gap->tenthsOfMillimetre));
+        return $tenths > $room->tenthsOfMillimetre
+            ? 0
+            : intdiv($room->tenthsOfMillimetre + $gap->tenthsOfMillimetre, max(1, $tenths + $gap->tenthsOfMillimetre));
     }
 }

@@ -37,7 +37,10 @@ final readonly class LayoutFields
         $value = is_array($field) ? ($field['value'] ?? null) : null;
         $unit = is_array($field) && is_string($field['unit'] ?? null) ? LengthUnit::tryFrom($field['unit']) : null;
         if ($unit === null || (! is_int($value) && ! is_float($value))) {
-            throw InvalidLayout::because('layout.field', "The layout needs a length in \"{$name}\", such as {\"value\": 4, \"unit\": \"yd\"}.");
+            throw InvalidLayout::because(
+                'layout.field',
+                "The layout needs a length in \"{$name}\", such as {\"value\": 4, \"unit\": \"yd\"}.",
+            );
         }
 
         return Length::of((float) $value, $unit);

@@ -17,7 +17,10 @@ final class LayoutParameters
      */
     public static function of(string $kind): array
     {
-        return self::tryOf($kind) ?? throw InvalidLayout::because('layout.kind', "Layout \"{$kind}\" is not known; use one of ".LayoutFactory::names().'.');
+        return self::tryOf($kind) ?? throw InvalidLayout::because(
+            'layout.kind',
+            "Layout \"{$kind}\" is not known; use one of ".LayoutFactory::names().'.',
+        );
     }
 
     /** @return list<LayoutParameter>|null null for a kind that is not known */
@@ -60,7 +63,12 @@ final class LayoutParameters
                 $faults[$parameter->name] = $fault->getMessage();
             }
         }
-        foreach (array_keys(array_diff_key($fields, array_flip(['kind', ...array_map(static fn (LayoutParameter $one): string => $one->name, $parameters)]))) as $unknown) {
+        foreach (array_keys(
+            array_diff_key(
+                $fields,
+                array_flip(['kind', ...array_map(static fn (LayoutParameter $one): string => $one->name, $parameters)]),
+            ),
+        ) as $unknown) {
             $faults[(string) $unknown] = "A layout of the kind {$kind} has no \"{$unknown}\".";
         }
 

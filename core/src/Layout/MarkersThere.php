@@ -44,7 +44,13 @@ final readonly class MarkersThere
             foreach ([-self::ROW_OF_CELLS, 0, self::ROW_OF_CELLS] as $row) {
                 foreach ([-1, 0, 1] as $column) {
                     foreach ($this->grid[$key + $row + $column] ?? [] as $b) {
-                        if ($this->markers[$b]->colour === $want->colour && hypot($this->markers[$b]->at->xMetres - $x, $this->markers[$b]->at->yMetres - $y) <= Reset::SLACK_METRES + 1e-9) {
+                        if (
+                            $this->markers[$b]->colour === $want->colour
+                            && hypot(
+                                $this->markers[$b]->at->xMetres - $x,
+                                $this->markers[$b]->at->yMetres - $y,
+                            ) <= Reset::SLACK_METRES + 1e-9
+                        ) {
                             $near[$w][] = $b;
                         }
                     }

@@ -34,6 +34,9 @@ trait OneWorkerOneBall
 
     private function beginning(): Point
     {
-        return $this->ballPath()?->points[0] ?? new Point($this->footprint()->widthMillimetres / 2000, $this->footprint()->depthMillimetres / 2000);
+        return $this->ballPath()?->points[0] ?? new Point(
+            $this->footprint()->widthMillimetres / 2000,
+            $this->footprint()->depthMillimetres / 2000,
+        );
     }
 }

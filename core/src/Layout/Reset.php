@@ -20,7 +20,8 @@ final readonly class Reset
     private const ROW_OF_CELLS = 1_000_003;
 
     private const CELLS_AROUND = [
-        -self::ROW_OF_CELLS - 1, -self::ROW_OF_CELLS, -self::ROW_OF_CELLS + 1, -1, 1, self::ROW_OF_CELLS - 1, self::ROW_OF_CELLS, self::ROW_OF_CELLS + 1,
+        -self::ROW_OF_CELLS - 1, -self::ROW_OF_CELLS, -self::ROW_OF_CELLS + 1, -1, 1, self::ROW_OF_CELLS - 1, self::ROW_OF_CELLS,
+        self::ROW_OF_CELLS + 1,
     ];
 
     /**
@@ -52,7 +53,14 @@ final readonly class Reset
                 }
                 [$kept, $keptWanted] = $there->matched($turned, $x, $y);
                 if (count($kept) > count($best->kept)) {
-                    $laid = array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $turned);
+                    $laid = array_map(
+                        fn (Marker $marker): Marker => new Marker(
+                            new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y),
+                            $marker->colour,
+                            $marker->shape,
+                        ),
+                        $turned,
+                    );
                     $best = new self(count($before), $laid, $kept, $keptWanted);
                 }
             }

@@ -58,14 +58,23 @@ final readonly class Walk
         }
         $all = max(1e-9, $gone[count($gone) - 1]);
 
-        return array_map(static fn (Point $at, float $metres): array => ['at' => $at, 'seconds' => $seconds * $metres / $all], $path->points, $gone);
+        return array_map(
+            static fn (Point $at, float $metres): array => ['at' => $at, 'seconds' => $seconds * $metres / $all],
+            $path->points,
+            $gone,
+        );
     }
 
     /** @param  list<Item>  $items */
     private static function leavesTheWorker(array $items): bool
     {
         foreach ($items as $item) {
-            if ($item instanceof Contact && in_array($item->purpose, [Purpose::Pass, Purpose::Shot], true) || $item instanceof Group && self::leavesTheWorker($item->items)) {
+            if (
+                $item instanceof Contact
+                && in_array($item->purpose, [Purpose::Pass, Purpose::Shot], true)
+                || $item instanceof Group
+                && self::leavesTheWorker($item->items)
+            ) {
                 return true;
             }
         }

@@ -103,7 +103,11 @@ final class GroupDraw
     private function share(Drill $drill, array $players, Stationing $stationing): array
     {
         $able = array_values(array_filter($players, static fn (PlanPlayer $player): bool => $player->today !== Availability::ServesOnly));
-        $keepers = Duties::next(array_map(static fn (PlanPlayer $player): string => $player->id, $able), $this->keeperTurns, $drill->organisation->keepers * $stationing->inUse());
+        $keepers = Duties::next(
+            array_map(static fn (PlanPlayer $player): string => $player->id, $able),
+            $this->keeperTurns,
+            $drill->organisation->keepers * $stationing->inUse(),
+        );
         foreach ($keepers as $keeper) {
             $this->keeperTurns[$keeper] = ($this->keeperTurns[$keeper] ?? 0) + 1;
         }

@@ -22,8 +22,13 @@ final readonly class Stationing
      * @param  list<PlanPlayer>  $standing  those with nothing to do at a station: they count, or fetch
      * @param  PlanPlayer|null  $unserved  who has nobody to serve them
      */
-    private function __construct(private Drill $drill, public array $groups, public int $stations, public array $standing, public ?PlanPlayer $unserved)
-    {
+    private function __construct(
+        private Drill $drill,
+        public array $groups,
+        public int $stations,
+        public array $standing,
+        public ?PlanPlayer $unserved,
+    ) {
     }
 
     /**
@@ -93,7 +98,10 @@ final readonly class Stationing
     {
         $sizes = array_map(static fn (Station $group): int => $group->players(), $this->groups);
 
-        return $this->drill->organisation->playersPerStation() === 2 && $this->drill->organisation->playerServers === 1 && in_array(3, $sizes, true) && count($this->groups) <= $this->stations;
+        return $this->drill->organisation->playersPerStation() === 2
+            && $this->drill->organisation->playerServers === 1
+            && in_array(3, $sizes, true)
+            && count($this->groups) <= $this->stations;
     }
 
     /** @return int<1, max> workers of a station at a time */
@@ -104,10 +112,18 @@ final readonly class Stationing
             return max(count($group->workers), $organisation->workers);
         }
         if (count($group->servers) >= $organisation->playerServers) {
-            return max(1, $this->drill->organisation->pattern->isShared() ? count($group->workers) : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers);
+            return max(
+                1,
+                $this->drill->organisation->pattern->isShared()
+                    ? count($group->workers)
+                    : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers,
+            );
         }
 
-        return max($organisation->workers, $this->drill->organisation->pattern->isShared() ? $group->players() - $organisation->playerServers : 1);
+        return max(
+            $organisation->workers,
+            $this->drill->organisation->pattern->isShared() ? $group->players() - $organisation->playerServers : 1,
+        );
     }
 
     /** Whether nobody can do it alone, or only with a wall in place of a partner. */
@@ -137,7 +153,11 @@ final readonly class Stationing
         $groups = self::named(SmallGroups::of(self::ids($workers), $size, $meetings), $workers);
         $servers = $drill->organisation->playerServers;
 
-        return array_map(static fn (array $group, int $i): Station => new Station($group, array_slice($others, $i * $servers, $servers)), $groups, array_keys($groups));
+        return array_map(
+            static fn (array $group, int $i): Station => new Station($group, array_slice($others, $i * $servers, $servers)),
+            $groups,
+            array_keys($groups),
+        );
     }
 
     /**
@@ -166,7 +186,10 @@ final readonly class Stationing
             if ($helpers > 0 && $drill->organisation->playerServers === 1) {
                 // Who was most often in a three is the one to be spared it.
                 $spared = $workers;
-                usort($spared, static fn (PlanPlayer $a, PlanPlayer $b): int => $meetings->threeWeight($b->id) <=> $meetings->threeWeight($a->id));
+                usort(
+                    $spared,
+                    static fn (PlanPlayer $a, PlanPlayer $b): int => $meetings->threeWeight($b->id) <=> $meetings->threeWeight($a->id),
+                );
                 $groups[] = new Station([$spared[0]], isHelped: true);
                 $workers = array_values(array_filter($workers, static fn (PlanPlayer $one): bool => $one !== $spared[0]));
             } elseif (! self::needsAnother($drill) && count($workers) > 1) {
@@ -175,7 +198,11 @@ final readonly class Stationing
             }
         }
         $spare = array_slice($others, $toOne);
-        $pairs = array_map(static fn (array $pair, int $i): Station => new Station($pair, array_slice($spare, $i, 1)), $named = self::named(Partners::of(self::ids($workers), $meetings), $workers), array_keys($named));
+        $pairs = array_map(
+            static fn (array $pair, int $i): Station => new Station($pair, array_slice($spare, $i, 1)),
+            $named = self::named(Partners::of(self::ids($workers), $meetings), $workers),
+            array_keys($named),
+        );
 
         return [...$pairs, ...$groups];
     }
@@ -183,7 +210,13 @@ final readonly class Stationing
     /** @param  non-empty-list<PlanPlayer>  $workers */
     private static function leastMet(array $workers, PlanPlayer $server, Meetings $meetings): PlanPlayer
     {
-        usort($workers, static fn (PlanPlayer $a, PlanPlayer $b): int => $meetings->weight($a->id, $server->id) <=> $meetings->weight($b->id, $server->id));
+        usort(
+            $workers,
+            static fn (
+                PlanPlayer $a,
+                PlanPlayer $b,
+            ): int => $meetings->weight($a->id, $server->id) <=> $meetings->weight($b->id, $server->id),
+        );
 
         return $workers[0];
     }

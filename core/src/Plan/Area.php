@@ -22,11 +22,22 @@ final readonly class Area
         // Half a millimetre less: a footprint is rounded to millimetres, and an exact fit must stay one.
         $bare = fn (int $millimetres): Length => Length::ofMetres(max(0.0, $millimetres - 0.5) / 1000);
 
-        return Fit::of($this->width, $this->depth, $bare($station->widthMillimetres), $bare($station->depthMillimetres), Length::ofMetres($station->clearanceMillimetres / 1000))->stations();
+        return Fit::of(
+            $this->width,
+            $this->depth,
+            $bare($station->widthMillimetres),
+            $bare($station->depthMillimetres),
+            Length::ofMetres($station->clearanceMillimetres / 1000),
+        )->stations();
     }
 
     public function words(): string
     {
-        return sprintf('%g by %g %s', $this->width->in($this->unit), $this->depth->in($this->unit), $this->unit === LengthUnit::Pace ? 'paces' : $this->unit->value);
+        return sprintf(
+            '%g by %g %s',
+            $this->width->in($this->unit),
+            $this->depth->in($this->unit),
+            $this->unit === LengthUnit::Pace ? 'paces' : $this->unit->value,
+        );
     }
 }

@@ -33,30 +33,72 @@ final readonly class Block
      *
      * @throws InvalidPlan If the number of stations is outside 1 to 30, there are not so many links, or the name is empty.
      */
-    public static function ofDrill(string $id, Drill $drill, Dose $dose, Tempo $tempo, ?int $stations, ?int $links = null, ?string $together = null): self
-    {
+    public static function ofDrill(
+        string $id,
+        Drill $drill,
+        Dose $dose,
+        Tempo $tempo,
+        ?int $stations,
+        ?int $links = null,
+        ?string $together = null,
+    ): self {
         if ($together !== null && preg_match('/\A[A-Za-z0-9-]{1,20}\z/', $together) !== 1) {
             throw InvalidPlan::because('block.together', 'A round of stations is named with letters, digits and hyphens.');
         }
         if ($links !== null && ($drill->composition->kind !== 'build-up' || $links < 1 || $links > count($drill->composition->parts))) {
-            throw InvalidPlan::because('block.links', $drill->composition->kind === 'build-up' ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts)) : 'Only a build-up has links.');
+            throw InvalidPlan::because(
+                'block.links',
+                $drill->composition->kind === 'build-up'
+                    ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts))
+                    : 'Only a build-up has links.',
+            );
         }
         if ($stations !== null && ($stations < 1 || $stations > 30)) {
             throw InvalidPlan::because('block.stations', 'Stations must be between 1 and 30.');
         }
 
-        return new self($id, BlockKind::Drill, 0.0, $links === null ? $drill : $drill->upTo($links), $dose, $tempo, $stations, $links, $together);
+        return new self(
+            $id,
+            BlockKind::Drill,
+            0.0,
+            $links === null ? $drill : $drill->upTo($links),
+            $dose,
+            $tempo,
+            $stations,
+            $links,
+            $together,
+        );
     }
 
     /** @param  int<1, max>  $stations */
     public function withStations(int $stations): self
     {
-        return new self($this->id, $this->kind, $this->minutes, $this->drill, $this->dose, $this->tempo, $stations, $this->links, $this->together);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->minutes,
+            $this->drill,
+            $this->dose,
+            $this->tempo,
+            $stations,
+            $this->links,
+            $this->together,
+        );
     }
 
     public function withDose(Dose $dose): self
     {
-        return new self($this->id, $this->kind, $this->minutes, $this->drill, $dose, $this->tempo, $this->stations, $this->links, $this->together);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->minutes,
+            $this->drill,
+            $dose,
+            $this->tempo,
+            $this->stations,
+            $this->links,
+            $this->together,
+        );
     }
 
     /** @throws InvalidPlan If the minutes are outside 0.5 to 60, or the kind is a drill. */

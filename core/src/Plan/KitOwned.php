@@ -18,7 +18,11 @@ final readonly class KitOwned
     public function stations(Kit $ofOne): ?int
     {
         $enough = null;
-        foreach ([[$ofOne->markers(), $this->markers], [$ofOne->equipment[Equipment::Ball->value] ?? 0, $this->balls], [$ofOne->equipment[Equipment::Goal->value] ?? 0, $this->goals]] as [$count, $owned]) {
+        foreach ([
+            [$ofOne->markers(), $this->markers],
+            [$ofOne->equipment[Equipment::Ball->value] ?? 0, $this->balls],
+            [$ofOne->equipment[Equipment::Goal->value] ?? 0, $this->goals],
+        ] as [$count, $owned]) {
             if ($count > 0 && $owned !== null) {
                 $enough = min($enough ?? PHP_INT_MAX, intdiv($owned, $count));
             }

@@ -53,9 +53,16 @@ final readonly class OwnPaces
             $tries = $player->triesByDrill[$drill->slug] ?? ['made' => 0, 'missed' => 0];
             $others = $pace->withTries($made - $tries['made'], $missed - $tries['missed']);
             $clocked = $player->secondsByDrill[$drill->slug] ?? ['seconds' => 0.0, 'days' => 0];
-            $group = ($seconds - $clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $drill->secondsPerRep) / ($days - $clocked['days'] + self::PRIOR_DAYS);
+            $group = ($seconds - $clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $drill->secondsPerRep)
+                / ($days - $clocked['days'] + self::PRIOR_DAYS);
             $own = ($clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $group) / ($clocked['days'] + self::PRIOR_DAYS);
-            $paces[$player->id] = Pace::of($withSeconds === 0 ? $pace->secondsPerRep : $own * $tempo, max(0.05, $others->alpha() / ($others->alpha() + $others->beta())), $pace->fetchSeconds, $tries['made'], $tries['missed']);
+            $paces[$player->id] = Pace::of(
+                $withSeconds === 0 ? $pace->secondsPerRep : $own * $tempo,
+                max(0.05, $others->alpha() / ($others->alpha() + $others->beta())),
+                $pace->fetchSeconds,
+                $tries['made'],
+                $tries['missed'],
+            );
         }
 
         return new self($paces, $withTries, $withSeconds, $days);

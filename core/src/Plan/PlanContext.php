@@ -58,7 +58,14 @@ final readonly class PlanContext
             throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
         }
         if (count($players) > self::MOST_PLAYERS) {
-            throw InvalidPlan::because('plan.too-many', sprintf('%d players are ticked. One small-group session takes at most %d: split the group.', count($players), self::MOST_PLAYERS));
+            throw InvalidPlan::because(
+                'plan.too-many',
+                sprintf(
+                    '%d players are ticked. One small-group session takes at most %d: split the group.',
+                    count($players),
+                    self::MOST_PLAYERS,
+                ),
+            );
         }
         if ($helpers < 0 || $helpers > 20) {
             throw InvalidPlan::because('plan.helpers', 'Helpers must be between 0 and 20.');
@@ -70,6 +77,17 @@ final readonly class PlanContext
     /** The same in another corner. */
     public function within(Area $area): self
     {
-        return new self($this->players, $this->knownDrills, $this->rules, $this->kit, $area, $this->heading, $this->helpers, $this->past, $this->weather, $this->memo);
+        return new self(
+            $this->players,
+            $this->knownDrills,
+            $this->rules,
+            $this->kit,
+            $area,
+            $this->heading,
+            $this->helpers,
+            $this->past,
+            $this->weather,
+            $this->memo,
+        );
     }
 }

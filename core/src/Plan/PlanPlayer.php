@@ -11,9 +11,15 @@ final readonly class PlanPlayer
 {
     /**
      * @param  array<string, array{made: int, missed: int}>  $triesByDrill  slug → how many turned out good
-     * @param  array<string, array{seconds: float, days: int}>  $secondsByDrill  slug → seconds of a rep on average, and on how many days that was measured
+     * @param  array<string, array{seconds: float, days: int}>  $secondsByDrill  slug → seconds of a rep on average, and on how many days
+     *     that was measured
      */
-    public function __construct(public string $id, public StrongFoot $strongFoot, public array $triesByDrill = [], public Availability $today = Availability::Everything, public array $secondsByDrill = [])
-    {
+    public function __construct(
+        public string $id,
+        public StrongFoot $strongFoot,
+        public array $triesByDrill = [],
+        public Availability $today = Availability::Everything,
+        public array $secondsByDrill = [],
+    ) {
     }
 }

@@ -16,8 +16,13 @@ final readonly class SeasonPast
      * @param  array<array-key, list<array{daysAgo: int, headers: float}>>  $headers  player → sessions with headers, as planned and run
      * @param  array<array-key, list<array{daysAgo: int, touches: float, strikes: float}>>  $loads  player → sessions of the last 35 days
      */
-    public function __construct(public array $groups = [], public array $keeperTurns = [], public array $serverTurns = [], public array $headers = [], public array $loads = [])
-    {
+    public function __construct(
+        public array $groups = [],
+        public array $keeperTurns = [],
+        public array $serverTurns = [],
+        public array $headers = [],
+        public array $loads = [],
+    ) {
     }
 
     public function meetings(): Meetings

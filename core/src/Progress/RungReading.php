@@ -19,8 +19,13 @@ final readonly class RungReading
     public const NEEDED = 2;
 
     /** @param  bool  $isMetOnce  the criterion met at least once on every side: enough for an entry test */
-    private function __construct(public bool $isTried, public bool $isMetOnce, public bool $isPassed, public bool $isFarBelow, public string $why)
-    {
+    private function __construct(
+        public bool $isTried,
+        public bool $isMetOnce,
+        public bool $isPassed,
+        public bool $isFarBelow,
+        public string $why,
+    ) {
     }
 
     /**
@@ -40,7 +45,9 @@ final readonly class RungReading
             $once = $once && array_filter($values, $meets) !== [];
             $passed = $passed && $met >= self::NEEDED;
             $far = $far || count($values) >= 2 && count(array_filter(array_slice($values, -2), $isFar)) === 2;
-            $why[] = $last === [] ? "{$side}: no number yet" : sprintf('%s: %s, %d of the last %d reach %g', $side, implode(', ', $last), $met, count($last), $criterion);
+            $why[] = $last === []
+                ? "{$side}: no number yet"
+                : sprintf('%s: %s, %d of the last %d reach %g', $side, implode(', ', $last), $met, count($last), $criterion);
         }
         $tried = array_filter($bySide) !== [];
 

@@ -33,7 +33,9 @@ final readonly class LineReading
             if ($open > 0) {
                 $openTries[$day] = $open;
             }
-            $values = array_values(array_filter(array_map(fn (TryReading $try): ?float => $try->value, $read), fn (?float $value): bool => $value !== null));
+            $values = array_values(
+                array_filter(array_map(fn (TryReading $try): ?float => $try->value, $read), fn (?float $value): bool => $value !== null),
+            );
             if ($values !== []) {
                 $best = $kind->better() === Better::Higher ? max($values) : min($values);
                 $days[] = new SessionValue(CalendarDate::fromIso($day), $best, Median::of($values), count($values), $open);

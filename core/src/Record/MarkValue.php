@@ -21,7 +21,10 @@ final readonly class MarkValue
     public static function of(MarkKind $kind, float $value): self
     {
         if (! is_finite($value) || $value < $kind->least() || $value > $kind->most()) {
-            throw InvalidRecord::because('mark.range', sprintf('%s must be between %g and %g.', self::subject($kind), $kind->least(), $kind->most()));
+            throw InvalidRecord::because(
+                'mark.range',
+                sprintf('%s must be between %g and %g.', self::subject($kind), $kind->least(), $kind->most()),
+            );
         }
         if ($kind->step() === 1.0 && floor($value) !== $value) {
             throw InvalidRecord::because('mark.whole', self::subject($kind).' must be a whole number.');

@@ -18,8 +18,12 @@ final readonly class Protocol
      * @param  float  $perSecondOver  for each second over the limit
      * @param  bool  $countsPartSeconds  whether a part of a second over counts in proportion (default: only whole ones)
      */
-    private function __construct(public array $penalties, public ?float $limitSeconds, public float $perSecondOver, public bool $countsPartSeconds)
-    {
+    private function __construct(
+        public array $penalties,
+        public ?float $limitSeconds,
+        public float $perSecondOver,
+        public bool $countsPartSeconds,
+    ) {
     }
 
     /**
@@ -38,7 +42,11 @@ final readonly class Protocol
                 throw InvalidRecord::because('protocol.penalties', 'A penalty is at most 60 seconds.');
             }
         }
-        if ($limitSeconds !== null && ! ($limitSeconds > 0.0 && $limitSeconds <= 3600.0) || ! ($perSecondOver >= 0.0 && $perSecondOver <= 60.0)) {
+        if (
+            $limitSeconds !== null
+            && ! ($limitSeconds > 0.0 && $limitSeconds <= 3600.0)
+            || ! ($perSecondOver >= 0.0 && $perSecondOver <= 60.0)
+        ) {
             throw InvalidRecord::because('protocol.limit', 'The limit must be a time up to an hour, and a second over cost at most 60.');
         }
 
@@ -76,7 +84,13 @@ final readonly class Protocol
         $over = $this->overSeconds($seconds);
         if ($over > 0.0) {
             $sum += $over * $this->perSecondOver;
-            $lines[] = sprintf('Over %g s: %g × %g s = %g s', $this->limitSeconds ?? 0.0, $over, $this->perSecondOver, $over * $this->perSecondOver);
+            $lines[] = sprintf(
+                'Over %g s: %g × %g s = %g s',
+                $this->limitSeconds ?? 0.0,
+                $over,
+                $this->perSecondOver,
+                $over * $this->perSecondOver,
+            );
         }
 
         return new ProtocolScore($seconds, $sum, $lines);
@@ -86,7 +100,10 @@ final readonly class Protocol
     public function fields(): array
     {
         return [
-            'penalties' => array_map(static fn (array $one): array => ['slug' => $one['slug'], 'seconds' => $one['seconds']], $this->penalties),
+            'penalties' => array_map(
+                static fn (array $one): array => ['slug' => $one['slug'], 'seconds' => $one['seconds']],
+                $this->penalties,
+            ),
             'limitSeconds' => $this->limitSeconds,
             'perSecondOver' => $this->perSecondOver,
             'countsPartSeconds' => $this->countsPartSeconds,

@@ -51,7 +51,9 @@ final readonly class ScoringRule
             'stops' => $this->stops->value,
             'countsIf' => $countsIf,
             'voids' => $voids,
-            'fault' => $this->fault === null ? null : ['what' => $this->fault->value, 'costs' => $this->faultCost->value, 'seconds' => $this->faultSeconds],
+            'fault' => $this->fault === null
+                ? null
+                : ['what' => $this->fault->value, 'costs' => $this->faultCost->value, 'seconds' => $this->faultSeconds],
             'protocol' => $this->protocol?->fields(),
         ];
     }
@@ -59,7 +61,9 @@ final readonly class ScoringRule
     /** What counts, in words; empty when every rep does. */
     public function countsOnlyIf(): string
     {
-        return $this->words !== '' ? $this->words : implode(' ', array_map(static fn (Condition $one): string => $one->sentence(), $this->countsIf));
+        return $this->words !== ''
+            ? $this->words
+            : implode(' ', array_map(static fn (Condition $one): string => $one->sentence(), $this->countsIf));
     }
 
     public function voidWords(): string

@@ -13,7 +13,12 @@ final readonly class SessionValue
      * @param  int  $tries  valid ones; at least one
      * @param  int  $openTries  tries whose readings differ or are disputed
      */
-    public function __construct(public CalendarDate $on, public float $best, public float $median, public int $tries, public int $openTries = 0)
-    {
+    public function __construct(
+        public CalendarDate $on,
+        public float $best,
+        public float $median,
+        public int $tries,
+        public int $openTries = 0,
+    ) {
     }
 }

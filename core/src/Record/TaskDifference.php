@@ -10,7 +10,25 @@ use FleetSparrow\Core\Shared\LengthUnit;
 final class TaskDifference
 {
     /** Parameters of layouts that are whole numbers and not lengths. */
-    private const NUMBERS = ['markers', 'angleDegrees', 'perLine', 'perCorner', 'order', 'clockwise', 'balls', 'ballCount', 'passers', 'serverMetres', 'seed', 'goalsPerEnd', 'targets', 'spreadDegrees', 'levels', 'level', 'middleMarker'];
+    private const NUMBERS = [
+        'markers',
+        'angleDegrees',
+        'perLine',
+        'perCorner',
+        'order',
+        'clockwise',
+        'balls',
+        'ballCount',
+        'passers',
+        'serverMetres',
+        'seed',
+        'goalsPerEnd',
+        'targets',
+        'spreadDegrees',
+        'levels',
+        'level',
+        'middleMarker',
+    ];
 
     /**
      * @return list<string> a sentence each; none when the two are one line
@@ -55,7 +73,13 @@ final class TaskDifference
         return match (true) {
             $value === null || $value === '' || $value === [] => 'none',
             is_bool($value) => $value ? 'yes' : 'no',
-            $within === 'layout' && is_int($value) && ! in_array($field, self::NUMBERS, true) => sprintf('%g %s', round($value / $unit->tenthsOfMillimetre(), 2), $unit === LengthUnit::Pace ? 'paces' : $unit->value),
+            $within === 'layout'
+                && is_int($value)
+                && ! in_array($field, self::NUMBERS, true) => sprintf(
+                    '%g %s',
+                    round($value / $unit->tenthsOfMillimetre(), 2),
+                    $unit === LengthUnit::Pace ? 'paces' : $unit->value,
+                ),
             is_int($value), is_float($value) => sprintf('%g', $value),
             is_string($value) => "\"{$value}\"",
             default => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),

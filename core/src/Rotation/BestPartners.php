@@ -43,7 +43,13 @@ final class BestPartners
             $pair = $mask & ~(1 << $first) & ~(1 << $second);
             $best = $this->better($best, $this->costs->weights[$first][$second], [$first, $second], $pair, $withThree);
             foreach ($withThree ? array_slice($left, $at + 2) : [] as $third) {
-                $best = $this->better($best, $this->costs->three([$first, $second, $third]), [$first, $second, $third], $pair & ~(1 << $third), false);
+                $best = $this->better(
+                    $best,
+                    $this->costs->three([$first, $second, $third]),
+                    [$first, $second, $third],
+                    $pair & ~(1 << $third),
+                    false,
+                );
             }
         }
 

@@ -18,7 +18,10 @@ final class Meetings
     /** @var array<string, float> */
     private array $threes = [];
 
-    /** @var array{list<string>, array<array-key, int>, array<int, array<int, float>>}|null players last asked for, their places, and their weights, kept up with what is added */
+    /**
+     * @var array{list<string>, array<array-key, int>, array<int, array<int, float>>}|null players last asked for, their places, and their
+     *     weights, kept up with what is added
+     */
     private ?array $asked = null;
 
     private function __construct()

@@ -26,6 +26,7 @@ final readonly class PartnerCosts
     {
         [$a, $b, $c] = $three;
 
-        return $this->weights[$a][$b] + $this->weights[$a][$c] + $this->weights[$b][$c] + $this->threes[$a] + $this->threes[$b] + $this->threes[$c];
+        return $this->weights[$a][$b] + $this->weights[$a][$c] + $this->weights[$b][$c]
+            + $this->threes[$a] + $this->threes[$b] + $this->threes[$c];
     }
 }

@@ -42,7 +42,8 @@ final readonly class Partners
         }
         $costs = PartnerCosts::of($players, $meetings);
         $partners = new self($costs);
-        $groups = $partners->freshRound() ?? (count($players) <= self::EXACT_UP_TO ? (new BestPartners($costs))->groups() : $partners->large());
+        $groups = $partners->freshRound()
+            ?? (count($players) <= self::EXACT_UP_TO ? (new BestPartners($costs))->groups() : $partners->large());
         $groups = array_map(static function (array $group): array {
             sort($group);
 

@@ -19,7 +19,10 @@ final class SmallGroups
             return $players === [] ? [] : [$players];
         }
         // The first groups take the ones left over, so that sizes differ by one at most.
-        $room = array_map(static fn (int $i): int => intdiv(count($players), $count) + ($i < count($players) % $count ? 1 : 0), range(0, $count - 1));
+        $room = array_map(
+            static fn (int $i): int => intdiv(count($players), $count) + ($i < count($players) % $count ? 1 : 0),
+            range(0, $count - 1),
+        );
         if ($meetings->isEmpty()) {
             return self::inOrder($players, $room);
         }
@@ -30,7 +33,10 @@ final class SmallGroups
                 if (count($group) >= $room[$i]) {
                     continue;
                 }
-                $cost = [array_sum(array_map(static fn (string $other): float => $meetings->weight($player, $other), $group)), count($group)];
+                $cost = [
+                    array_sum(array_map(static fn (string $other): float => $meetings->weight($player, $other), $group)),
+                    count($group),
+                ];
                 if ($best === null || $cost < $best[0]) {
                     $best = [$cost, $i];
                 }
@@ -72,9 +78,18 @@ final class SmallGroups
         foreach (array_keys($players) as $i) {
             $weights[$i][$i] = 0.0;
         }
-        $groups = array_map(static fn (array $group): array => array_map(static fn (string $player): int => $places[$player], $group), $groups);
+        $groups = array_map(
+            static fn (array $group): array => array_map(static fn (string $player): int => $places[$player], $group),
+            $groups,
+        );
         // What everybody has met of every group; changing two places moves it by what the two were met.
-        $met = array_map(static fn (array $row): array => array_map(static fn (array $group): float => array_sum(array_intersect_key($row, array_flip($group))), $groups), $weights);
+        $met = array_map(
+            static fn (array $row): array => array_map(
+                static fn (array $group): float => array_sum(array_intersect_key($row, array_flip($group))),
+                $groups,
+            ),
+            $weights,
+        );
         do {
             $isBetter = false;
             foreach (self::places($groups) as [$i, $a, $j, $b]) {
@@ -90,7 +105,10 @@ final class SmallGroups
             }
         } while ($isBetter);
 
-        return array_map(static fn (array $group): array => array_values(array_map(static fn (int $place): string => $players[$place], $group)), $groups);
+        return array_map(
+            static fn (array $group): array => array_values(array_map(static fn (int $place): string => $players[$place], $group)),
+            $groups,
+        );
     }
 
     /**

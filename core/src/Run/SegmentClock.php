@@ -34,7 +34,8 @@ final class SegmentClock
 
     /**
      * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
-     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses  start, pause, resume, next, back, extend (seconds); in order of time
+     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses  start, pause, resume, next, back, extend (seconds); in
+     *     order of time
      * @return array{state: string, index: int, elapsedMs: int, remainingMs: int} remaining is negative once an open segment overruns
      */
     public static function at(array $segments, array $presses, int $nowMs): array
@@ -83,7 +84,11 @@ final class SegmentClock
             $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) + $passed;
         }
         $this->atMs = $ms;
-        while ($this->index < count($this->segments) && $this->segments[$this->index]['endsByClock'] && $this->elapsedMs >= $this->lengthMs()) {
+        while (
+            $this->index < count($this->segments)
+            && $this->segments[$this->index]['endsByClock']
+            && $this->elapsedMs >= $this->lengthMs()
+        ) {
             $this->elapsedMs -= $this->lengthMs();
             // What lies beyond its end belongs to the next.
             $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) - $this->elapsedMs;

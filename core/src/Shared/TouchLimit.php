@@ -20,11 +20,21 @@ final readonly class TouchLimit
      */
     public static function of(?int $least, ?int $most, ?int $whileLearning): self
     {
-        if ($least === null && $most === null || ($least ?? 1) < 1 || ($most ?? 1) < 1 || ($most ?? 20) > 20 || ($least ?? 1) > ($most ?? 20)) {
+        if (
+            $least === null
+            && $most === null
+            || ($least ?? 1) < 1
+            || ($most ?? 1) < 1
+            || ($most ?? 20) > 20
+            || ($least ?? 1) > ($most ?? 20)
+        ) {
             throw InvalidDrill::because('touches', 'A touch limit needs a least or a most between 1 and 20, the least not over the most.');
         }
         if ($whileLearning !== null && ($most === null || $whileLearning <= $most || $whileLearning > 20)) {
-            throw InvalidDrill::because('touches.whileLearning', 'What is allowed while learning must be more than the most, and at most 20.');
+            throw InvalidDrill::because(
+                'touches.whileLearning',
+                'What is allowed while learning must be more than the most, and at most 20.',
+            );
         }
 
         return new self($least, $most, $whileLearning);
@@ -39,7 +49,10 @@ final readonly class TouchLimit
             default => "{$this->least} to {$this->most}",
         };
 
-        return "{$words} ".(max($this->least, $this->most) === 1 ? 'touch' : 'touches').($this->whileLearning === null ? '' : ", {$this->whileLearning} while learning");
+        return "{$words} ".(max(
+            $this->least,
+            $this->most,
+        ) === 1 ? 'touch' : 'touches').($this->whileLearning === null ? '' : ", {$this->whileLearning} while learning");
     }
 
     /** @return array{least: int|null, most: int|null} what makes the task; the easing is kept on the mark */

@@ -31,7 +31,10 @@ final readonly class CountDistribution
      */
     public static function negativeBinomial(int $successes, float $probability): self
     {
-        return self::fromRatio($probability ** $successes, static fn (int $k): float => ($successes + $k) * (1.0 - $probability) / ($k + 1));
+        return self::fromRatio(
+            $probability ** $successes,
+            static fn (int $k): float => ($successes + $k) * (1.0 - $probability) / ($k + 1),
+        );
     }
 
     /**
@@ -46,7 +49,10 @@ final readonly class CountDistribution
             $none *= ($alpha + $i) / ($alpha + $beta + $i);
         }
 
-        return self::fromRatio($none, static fn (int $k): float => ($successes + $k) * ($beta + $k) / (($k + 1) * ($alpha + $beta + $successes + $k)));
+        return self::fromRatio(
+            $none,
+            static fn (int $k): float => ($successes + $k) * ($beta + $k) / (($k + 1) * ($alpha + $beta + $successes + $k)),
+        );
     }
 
     /**
@@ -77,7 +83,8 @@ final readonly class CountDistribution
     /**
      * The sum of two independent counts, each value with each.
      *
-     * Example: `round(CountDistribution::negativeBinomial(10, 0.6)->plus(CountDistribution::negativeBinomial(10, 0.6))->atMost(14.0), 6)` is `0.6274`.
+     * Example: `round(CountDistribution::negativeBinomial(10, 0.6)->plus(CountDistribution::negativeBinomial(10, 0.6))->atMost(14.0), 6)`
+     * is `0.6274`.
      */
     public function plus(self $other): self
     {

@@ -25,7 +25,10 @@ final class SlowestWorker
      */
     public static function moments(int $workers, float $coefficientOfVariation, Memo $memo = new Memo): array
     {
-        return $memo->of("slowest {$workers} {$coefficientOfVariation}", static fn (): array => self::integrate($workers, $coefficientOfVariation, self::grid($memo)));
+        return $memo->of(
+            "slowest {$workers} {$coefficientOfVariation}",
+            static fn (): array => self::integrate($workers, $coefficientOfVariation, self::grid($memo)),
+        );
     }
 
     /**

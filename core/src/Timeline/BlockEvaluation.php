@@ -70,11 +70,21 @@ final readonly class BlockEvaluation
      * @param  list<Warning>|null  $warnings
      * @param  list<Station>|null  $groups
      */
-    public function with(?DurationEstimate $judged = null, ?DurationEstimate $work = null, ?array $partSeconds = null, ?array $times = null, ?array $segments = null, ?array $how = null, ?array $warnings = null, ?array $groups = null): self
-    {
+    public function with(
+        ?DurationEstimate $judged = null,
+        ?DurationEstimate $work = null,
+        ?array $partSeconds = null,
+        ?array $times = null,
+        ?array $segments = null,
+        ?array $how = null,
+        ?array $warnings = null,
+        ?array $groups = null,
+    ): self {
         return new self(
-            $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches, $times ?? $this->times,
-            $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how, $warnings ?? $this->warnings, $this->setUp,
+            $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches,
+            $times ?? $this->times,
+            $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how,
+            $warnings ?? $this->warnings, $this->setUp,
             $groups ?? $this->groups, $this->duties, $this->layout, $this->kit, $work === null ? $this->counted : null,
         );
     }

@@ -52,7 +52,14 @@ final class BlockSegments
             if ($i > 0) {
                 $segments[] = $this->judged(SegmentKind::Change, $this->rules->changeSeconds(), $this->rules->changeOverSeconds);
             }
-            $segments = [...$segments, ...($this->dose instanceof CircuitDose ? $this->rounds($this->dose, $i + 1, $turn->working) : $this->turn($i + 1, $turn->working, $turnMeans[$i] ?? 0.0))];
+            $segments = [
+                ...$segments,
+                ...($this->dose instanceof CircuitDose ? $this->rounds($this->dose, $i + 1, $turn->working) : $this->turn(
+                    $i + 1,
+                    $turn->working,
+                    $turnMeans[$i] ?? 0.0,
+                )),
+            ];
         }
 
         return $segments;
@@ -77,7 +84,16 @@ final class BlockSegments
         for ($i = 0; $i < $sets; $i++) {
             $set = $i % $perSide + 1;
             $side = $sides[intdiv($i, $perSide)] ?? null;
-            $segments[] = $this->segment(SegmentKind::Work, $seconds, $clocked !== null, $side, $set, $turn, $ids, $touches[$side ?? ''] ??= $this->touchesOfOneSet($this->drill->script, $reps, $side, $working));
+            $segments[] = $this->segment(
+                SegmentKind::Work,
+                $seconds,
+                $clocked !== null,
+                $side,
+                $set,
+                $turn,
+                $ids,
+                $touches[$side ?? ''] ??= $this->touchesOfOneSet($this->drill->script, $reps, $side, $working),
+            );
             $last = $i === $sets - 1;
             if (! $last && $rest > 0.0) {
                 $segments[] = $this->segment(SegmentKind::Rest, $rest, true, $side, $set, $turn, $ids);
@@ -107,17 +123,38 @@ final class BlockSegments
                 $seconds = $item->dose->turnTime(array_fill(0, count($working), $item->pace), $this->memo)->meanSeconds / count($sides);
                 foreach ($sides as $side) {
                     $touches = $this->touchesOfOneSet($item->script, $item->dose->expectedReps($item->pace), $side, $working);
-                    $segments[] = $this->segment(SegmentKind::Work, $seconds, $item->dose->clockedSetSeconds() !== null, $side, $round, $turn, $ids, $touches, $item->name);
+                    $segments[] = $this->segment(
+                        SegmentKind::Work,
+                        $seconds,
+                        $item->dose->clockedSetSeconds() !== null,
+                        $side,
+                        $round,
+                        $turn,
+                        $ids,
+                        $touches,
+                        $item->name,
+                    );
                 }
                 $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
                 if ($rest > 0.0) {
-                    $segments[] = $this->segment(SegmentKind::Rest, $rest, true, null, $round, $turn, $ids, item: $dose->items[$i + 1]->name ?? $dose->items[0]->name);
+                    $segments[] = $this->segment(
+                        SegmentKind::Rest,
+                        $rest,
+                        true,
+                        null,
+                        $round,
+                        $turn,
+                        $ids,
+                        item: $dose->items[$i + 1]->name ?? $dose->items[0]->name,
+                    );
                 }
             }
         }
         $write = $this->drill->rule === null ? 0.0 : count($ids) * $this->rules->writeSeconds;
 
-        return $write > 0.0 ? [...$segments, $this->segment(SegmentKind::Write, $write, false, null, $dose->sets(), $turn, $ids)] : $segments;
+        return $write > 0.0
+            ? [...$segments, $this->segment(SegmentKind::Write, $write, false, null, $dose->sets(), $turn, $ids)]
+            : $segments;
     }
 
     /** @return non-empty-list<string> what to shout: a foot, or strong and weaker where players differ */
@@ -164,7 +201,9 @@ final class BlockSegments
     /** @param  non-empty-list<PlanPlayer>  $working */
     private static function lefties(array $working): float
     {
-        return count(array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left)) / count($working);
+        return count(
+            array_filter($working, static fn (PlanPlayer $player): bool => $player->strongFoot->foot() === Foot::Left),
+        ) / count($working);
     }
 
     private function judged(SegmentKind $kind, float $seconds, float $plainSeconds): Segment
@@ -178,8 +217,17 @@ final class BlockSegments
      * @param  list<string>  $working
      * @param  array{float, float}  $touches
      */
-    private function segment(SegmentKind $kind, float $seconds, bool $endsByClock = false, ?string $side = null, ?int $set = null, ?int $turn = null, array $working = [], array $touches = [0.0, 0.0], ?string $item = null): Segment
-    {
+    private function segment(
+        SegmentKind $kind,
+        float $seconds,
+        bool $endsByClock = false,
+        ?string $side = null,
+        ?int $set = null,
+        ?int $turn = null,
+        array $working = [],
+        array $touches = [0.0, 0.0],
+        ?string $item = null,
+    ): Segment {
         $this->number++;
 
         return new Segment(

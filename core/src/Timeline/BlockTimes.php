@@ -23,18 +23,32 @@ final class BlockTimes
      * @param  list<PlanPlayer>  $players
      * @return array<string, PlayerTime>
      */
-    public static function of(Drill $drill, Dose $dose, Stationing $stationing, array $turns, array $turnMeans, array $queues, array $players, float $changeSeconds): array
-    {
+    public static function of(
+        Drill $drill,
+        Dose $dose,
+        Stationing $stationing,
+        array $turns,
+        array $turnMeans,
+        array $queues,
+        array $players,
+        float $changeSeconds,
+    ): array {
         $rest = self::restSeconds($dose);
         $idle = self::idleShares($drill, $stationing);
-        $ball = $serving = $waiting = $longest = $stretch = array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $players), 0.0);
+        $ball = $serving = $waiting = $longest = $stretch = array_fill_keys(
+            array_map(static fn (PlanPlayer $player): string => $player->id, $players),
+            0.0,
+        );
         foreach ($turns as $i => $turn) {
             $mean = $turnMeans[$i] ?? 0.0;
             $work = max(0.0, $mean - $rest);
             $busy = [];
             foreach ($turn->working as $player) {
                 $queue = $queues[$player->id] ?? null;
-                $own = $work * (1.0 - ($idle[$player->id] ?? 0.0)) / ($queue === null ? 1.0 : max(1.0, $queue->meanGapSeconds() / $queue->passSeconds));
+                $own = $work * (1.0 - ($idle[$player->id] ?? 0.0)) / ($queue === null ? 1.0 : max(
+                    1.0,
+                    $queue->meanGapSeconds() / $queue->passSeconds,
+                ));
                 $ball[$player->id] += $own;
                 $waiting[$player->id] += $work - $own;
                 $longest[$player->id] = max($longest[$player->id], min($work - $own, $queue?->meanGapSeconds() ?? 0.0));

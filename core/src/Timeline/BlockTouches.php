@@ -25,7 +25,16 @@ final class BlockTouches
         }
         $sum = Tally::zero();
         foreach ($dose->items as $item) {
-            $sum = $sum->plus(self::ofScript($item->script, $drill->layout->timesAlongPath(), $item->dose, $item->dose->expectedReps($item->pace) * $dose->sets(), $strong, $memo));
+            $sum = $sum->plus(
+                self::ofScript(
+                    $item->script,
+                    $drill->layout->timesAlongPath(),
+                    $item->dose,
+                    $item->dose->expectedReps($item->pace) * $dose->sets(),
+                    $strong,
+                    $memo,
+                ),
+            );
         }
 
         return $sum;
@@ -37,15 +46,25 @@ final class BlockTouches
         return $memo->of("rep {$script->text()} {$timesAlongPath} {$side->value}", static fn (): Tally => match ($side) {
             Side::Right => Tally::of($script->resolved(Foot::Right), $timesAlongPath),
             Side::Left => Tally::of($script->resolved(Foot::Left), $timesAlongPath),
-            Side::Both, Side::Alternating => self::perRep($script, $timesAlongPath, Side::Right, $memo)->plus(self::perRep($script, $timesAlongPath, Side::Left, $memo))->times(0.5),
+            Side::Both, Side::Alternating => self::perRep($script, $timesAlongPath, Side::Right, $memo)
+                ->plus(self::perRep($script, $timesAlongPath, Side::Left, $memo))
+                ->times(0.5),
         });
     }
 
-    private static function ofScript(Script $script, int $timesAlongPath, Dose $dose, float $repsPerSide, StrongFoot $strong, Memo $memo): Tally
-    {
+    private static function ofScript(
+        Script $script,
+        int $timesAlongPath,
+        Dose $dose,
+        float $repsPerSide,
+        StrongFoot $strong,
+        Memo $memo,
+    ): Tally {
         $sides = $dose->sides();
 
-        return $memo->of("sides {$script->text()} {$timesAlongPath} {$sides->value} {$strong->value}", static fn (): Tally => Tally::sum(array_map(
+        $question = "sides {$script->text()} {$timesAlongPath} {$sides->value} {$strong->value}";
+
+        return $memo->of($question, static fn (): Tally => Tally::sum(array_map(
             static fn (Side $side): Tally => self::perRep($script, $timesAlongPath, $side, $memo),
             $sides->sidesFor($strong),
         )))->times($repsPerSide);

@@ -33,7 +33,9 @@ final readonly class KitList
                 }
                 $here = $here === null ? $evaluation->kit : $here->plus($evaluation->kit);
                 // Two sides of a game are told apart by bibs; pairs know each other.
-                $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2 ? max($bibs, (int) ceil($players / 2)) : $bibs;
+                $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2
+                    ? max($bibs, (int) ceil($players / 2))
+                    : $bibs;
             }
             foreach ($here->markersByColour ?? [] as $colour => $count) {
                 $markers[$colour] = max($markers[$colour] ?? 0, $count);

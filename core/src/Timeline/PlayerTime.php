@@ -13,8 +13,12 @@ final readonly class PlayerTime
      * @param  float  $waitingSeconds  neither
      * @param  float  $longestWaitSeconds  the longest stretch of it
      */
-    public function __construct(public float $ballSeconds = 0.0, public float $servingSeconds = 0.0, public float $waitingSeconds = 0.0, public float $longestWaitSeconds = 0.0)
-    {
+    public function __construct(
+        public float $ballSeconds = 0.0,
+        public float $servingSeconds = 0.0,
+        public float $waitingSeconds = 0.0,
+        public float $longestWaitSeconds = 0.0,
+    ) {
     }
 
     public function plus(self $other): self

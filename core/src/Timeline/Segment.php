@@ -41,6 +41,20 @@ final readonly class Segment
     /** The same stretch in another block, where stations are laid out before the first of them begins. */
     public function renamed(string $id, string $blockId): self
     {
-        return new self($id, $blockId, $this->kind, $this->seconds, $this->endsByClock, $this->side, $this->set, $this->turn, $this->working, $this->leftTouches, $this->rightTouches, $this->item, $this->plainSeconds);
+        return new self(
+            $id,
+            $blockId,
+            $this->kind,
+            $this->seconds,
+            $this->endsByClock,
+            $this->side,
+            $this->set,
+            $this->turn,
+            $this->working,
+            $this->leftTouches,
+            $this->rightTouches,
+            $this->item,
+            $this->plainSeconds,
+        );
     }
 }

@@ -77,7 +77,12 @@ final class Parser
         $least = $this->number('group-count', 'a number or "+"');
         $most = $this->accept('-') ? $this->number('group-count', 'the highest number of times') : $least;
         if ($least < 1 || $most < $least || $most > 1000) {
-            throw ScriptError::at($column + 1, 'group-count', 'a count from 1 to 1000, the lower one first', substr($this->text, $column, $this->at - $column));
+            throw ScriptError::at(
+                $column + 1,
+                'group-count',
+                'a count from 1 to 1000, the lower one first',
+                substr($this->text, $column, $this->at - $column),
+            );
         }
 
         return new Group($items, $least, $most);
@@ -117,9 +122,19 @@ final class Parser
         $this->at++;
         $wordAt = $this->at;
         $word = $this->accept('?') ? '?' : $this->word();
-        $surface = Surface::tryFrom($word) ?? throw ScriptError::at($wordAt + 1, 'unknown-surface', 'a surface ('.self::names(Surface::cases()).')', $word);
+        $surface = Surface::tryFrom($word) ?? throw ScriptError::at(
+            $wordAt + 1,
+            'unknown-surface',
+            'a surface ('.self::names(Surface::cases()).')',
+            $word,
+        );
         if ($surface->hasNoFoot() !== ($foot === FootMark::None)) {
-            throw ScriptError::at($column + 1, 'foot-and-surface', $surface->hasNoFoot() ? '"-" before chest or head' : 'a foot before this surface', $foot->value);
+            throw ScriptError::at(
+                $column + 1,
+                'foot-and-surface',
+                $surface->hasNoFoot() ? '"-" before chest or head' : 'a foot before this surface',
+                $foot->value,
+            );
         }
 
         return new Contact(
@@ -144,7 +159,12 @@ final class Parser
         $column = $this->at;
         $word = $this->word();
 
-        return Purpose::tryFrom($word) ?? throw ScriptError::at($column + 1, 'unknown-purpose', 'a purpose ('.self::names(Purpose::cases()).')', $word);
+        return Purpose::tryFrom($word) ?? throw ScriptError::at(
+            $column + 1,
+            'unknown-purpose',
+            'a purpose ('.self::names(Purpose::cases()).')',
+            $word,
+        );
     }
 
     private function feint(FootMark $foot): Feint

@@ -11,7 +11,15 @@ final class StepStrip
 {
     private const SURFACES = ['in' => 'inside', 'out' => 'outside', 'lace' => 'laces', '?' => 'any part'];
 
-    private const WAYS = ['fwd' => 'forward', 'back' => 'back', 'across' => 'across the body', 'out' => 'out to the side', 'behind' => 'behind the standing leg', 'still' => 'on the spot', 'over' => 'over the head'];
+    private const WAYS = [
+        'fwd' => 'forward',
+        'back' => 'back',
+        'across' => 'across the body',
+        'out' => 'out to the side',
+        'behind' => 'behind the standing leg',
+        'still' => 'on the spot',
+        'over' => 'over the head',
+    ];
 
     private const PURPOSES = ['first' => 'first touch', 'control' => 'to keep it', 'pass' => 'pass', 'shot' => 'shot'];
 
@@ -39,7 +47,9 @@ final class StepStrip
         $steps = [];
         foreach ($items as $item) {
             if ($item instanceof Group) {
-                $often = $item->most === null ? 'as often as it goes' : ($item->most === $item->least ? "{$item->least} times" : "{$item->least} to {$item->most} times");
+                $often = $item->most === null
+                    ? 'as often as it goes'
+                    : ($item->most === $item->least ? "{$item->least} times" : "{$item->least} to {$item->most} times");
                 $steps = [...$steps, ...$this->steps($item->items, $times === '' ? $often : "{$often}, {$times}")];
 
                 continue;
@@ -53,10 +63,37 @@ final class StepStrip
     private function step(Item $item, string $times): Step
     {
         return match (true) {
-            $item instanceof Contact => new Step($item->foot, 'contact', $item->surface, $item->way, self::standing($item->foot), self::contact($item), $this->heading, $times),
-            $item instanceof Feint => new Step($item->foot, 'feint', null, null, self::standing($item->foot), self::feint($item), $this->heading, $times),
+            $item instanceof Contact => new Step(
+                $item->foot,
+                'contact',
+                $item->surface,
+                $item->way,
+                self::standing($item->foot),
+                self::contact($item),
+                $this->heading,
+                $times,
+            ),
+            $item instanceof Feint => new Step(
+                $item->foot,
+                'feint',
+                null,
+                null,
+                self::standing($item->foot),
+                self::feint($item),
+                $this->heading,
+                $times,
+            ),
             $item instanceof Turn => $this->turn($item, $times),
-            $item instanceof Event => new Step($item->foot, 'event', null, null, $item->foot === null ? null : self::standing($item->foot), trim(self::foot($item->foot).' '.str_replace('-', ' ', $item->name)), $this->heading, $times),
+            $item instanceof Event => new Step(
+                $item->foot,
+                'event',
+                null,
+                null,
+                $item->foot === null ? null : self::standing($item->foot),
+                trim(self::foot($item->foot).' '.str_replace('-', ' ', $item->name)),
+                $this->heading,
+                $times,
+            ),
             default => new Step(null, 'event', null, null, null, $item->text(), $this->heading, $times),
         };
     }

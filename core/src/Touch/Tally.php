@@ -124,7 +124,10 @@ final readonly class Tally
 
     public function contactsOfFor(FootMark $foot, Purpose $purpose): float
     {
-        return $this->matching(static fn (string $kind): bool => str_starts_with($kind, "{$foot->value} ") && str_ends_with($kind, " {$purpose->value}"));
+        return $this->matching(
+            static fn (string $kind): bool => str_starts_with($kind, "{$foot->value} ")
+            && str_ends_with($kind, " {$purpose->value}")
+        );
     }
 
     public function contactsFor(Purpose $purpose): float
@@ -169,6 +172,9 @@ final readonly class Tally
 
     private static function kind(Contact $contact): string
     {
-        return implode(' ', [$contact->foot->value, $contact->surface->value, $contact->inAir ? 'a' : 'g', $contact->purpose->value ?? 'none']);
+        return implode(
+            ' ',
+            [$contact->foot->value, $contact->surface->value, $contact->inAir ? 'a' : 'g', $contact->purpose->value ?? 'none'],
+        );
     }
 }

@@ -33,8 +33,16 @@ final class DrillIndexTest extends TestCase
             'at a wall only' => [new DrillFilter(wall: true), ['wall-two-touch'], ['sole-taps']],
             'five markers' => [new DrillFilter(markers: 5), ['zigzag-in-out'], ['weave-line']],
             // A corner of 5 by 5 m, room for the player included.
-            'a rainy corner' => [new DrillFilter(widthMillimetres: 5000, depthMillimetres: 5000, wall: false), ['sole-taps', 'triangle-marker'], ['box-free-dribble', 'zigzag-in-out']],
-            'a long strip, either way round' => [new DrillFilter(widthMillimetres: 5000, depthMillimetres: 20000), ['zigzag-in-out'], ['rectangle-round']],
+            'a rainy corner' => [
+                new DrillFilter(widthMillimetres: 5000, depthMillimetres: 5000, wall: false),
+                ['sole-taps', 'triangle-marker'],
+                ['box-free-dribble', 'zigzag-in-out'],
+            ],
+            'a long strip, either way round' => [
+                new DrillFilter(widthMillimetres: 5000, depthMillimetres: 20000),
+                ['zigzag-in-out'],
+                ['rectangle-round'],
+            ],
             'alone' => [new DrillFilter(people: 'alone'), ['sole-taps', 'wall-two-touch'], ['far-foot-open', 'facing-lines-follow']],
             'a pair' => [new DrillFilter(people: 'pair'), ['sole-taps', 'far-foot-open'], ['facing-lines-follow']],
             // Six windows of 15 s and five rests of 30 s: four minutes.
@@ -69,7 +77,9 @@ final class DrillIndexTest extends TestCase
     {
         foreach (self::wishes() as [$one]) {
             foreach (self::wishes() as [$two]) {
-                $both = new DrillFilter(...array_filter(get_object_vars($one), fn (mixed $value): bool => $value !== null) + get_object_vars($two));
+                $both = new DrillFilter(
+                    ...array_filter(get_object_vars($one), fn (mixed $value): bool => $value !== null) + get_object_vars($two),
+                );
                 self::assertSame([], array_diff(self::find('', $both), self::find('', $one)));
             }
         }
@@ -77,12 +87,20 @@ final class DrillIndexTest extends TestCase
 
     public function test_a_drill_for_the_younger_is_shorter_and_nearer_and_says_by_how_much(): void
     {
-        $fields = ['levels' => [['ageGroup' => 'U9', 'dose' => 0.5, 'distance' => 0.75, 'target' => 0.7], ['ageGroup' => 'U14', 'dose' => 1.5, 'distance' => 1.25, 'target' => 1.3]]] + Drills::fields();
+        $fields = [
+            'levels' => [
+                ['ageGroup' => 'U9', 'dose' => 0.5, 'distance' => 0.75, 'target' => 0.7],
+                ['ageGroup' => 'U14', 'dose' => 1.5, 'distance' => 1.25, 'target' => 1.3],
+            ],
+        ] + Drills::fields();
         $drill = DrillFactory::fromFields($fields);
         $for = fn (string $age): ?float => DrillScaling::factor($drill, AgeGroup::of($age))?->dose;
 
         self::assertSame([0.5, 0.5, null, null, 1.5, 1.5], array_map($for, ['U7', 'U9', 'U10', 'U13', 'U14', 'U18']));
-        $younger = DrillScaling::fields($fields, DrillScaling::factor($drill, AgeGroup::of('U8')) ?? throw new \LogicException('No factor.'));
+        $younger = DrillScaling::fields(
+            $fields,
+            DrillScaling::factor($drill, AgeGroup::of('U8')) ?? throw new \LogicException('No factor.'),
+        );
         // Half of 30 s; three quarters of 2 yd.
         self::assertSame([15, 1.5], [$younger['dose']['workSeconds'], $younger['layout']['width']['value']]);
         self::assertSame([], DrillFactory::fromFields($younger)->demands->levels);

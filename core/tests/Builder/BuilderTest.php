@@ -63,7 +63,20 @@ final class BuilderTest extends TestCase
             self::assertLessThanOrEqual(60 * 60.0, $proposal->evaluation->finish->secondsReachedBy(0.8));
             self::assertSame(Phase::WarmUp, $proposal->blocks[0]->phase);
             self::assertSame('recap', $proposal->blocks[count($proposal->blocks) - 1]->block->id);
-            self::assertSame([], array_merge(...array_map(fn ($block): array => array_values(array_filter($block->warnings, fn (Warning $one): bool => in_array($one->code, ['water', 'kit', 'room', 'heading', 'queue'], true))), $proposal->evaluation->blocks)));
+            self::assertSame(
+                [],
+                array_merge(
+                    ...array_map(
+                        fn ($block): array => array_values(
+                            array_filter(
+                                $block->warnings,
+                                fn (Warning $one): bool => in_array($one->code, ['water', 'kit', 'room', 'heading', 'queue'], true),
+                            ),
+                        ),
+                        $proposal->evaluation->blocks,
+                    ),
+                ),
+            );
             foreach ($proposal->blocks as $block) {
                 if ($block->phase !== null) {
                     self::assertNotEmpty($block->reasons, $block->title);
@@ -75,7 +88,10 @@ final class BuilderTest extends TestCase
                 self::assertGreaterThanOrEqual($proposal->worth, $other->worth);
             }
         }
-        self::assertContains(Family::Turning, array_map(fn (string $slug): Family => self::drill($slug)->family, $answer->proposals[0]->slugs()));
+        self::assertContains(
+            Family::Turning,
+            array_map(fn (string $slug): Family => self::drill($slug)->family, $answer->proposals[0]->slugs()),
+        );
     }
 
     public function test_every_theme_and_slot_has_three_that_differ(): void
@@ -87,7 +103,10 @@ final class BuilderTest extends TestCase
                 self::assertSame($proposals, self::byWorth($proposals));
                 foreach ([[0, 1], [0, 2], [1, 2]] as [$one, $other]) {
                     $fewer = min(count($proposals[$one]->slugs()), count($proposals[$other]->slugs()));
-                    self::assertLessThanOrEqual(max(1, $fewer / 2 + 0.5), count(array_intersect($proposals[$one]->slugs(), $proposals[$other]->slugs())));
+                    self::assertLessThanOrEqual(
+                        max(1, $fewer / 2 + 0.5),
+                        count(array_intersect($proposals[$one]->slugs(), $proposals[$other]->slugs())),
+                    );
                 }
             }
         }
@@ -95,7 +114,11 @@ final class BuilderTest extends TestCase
 
     public function test_the_worth_of_a_proposal_is_the_written_objective_worked_out_from_its_evaluation(): void
     {
-        $needs = new Needs(familyDaysAgo: ['turning' => 10, 'dribbling' => 3], records: ['outside-hook-race' => 5], lastTime: ['drag-back-turn']);
+        $needs = new Needs(
+            familyDaysAgo: ['turning' => 10, 'dribbling' => 3],
+            records: ['outside-hook-race' => 5],
+            lastTime: ['drag-back-turn'],
+        );
         foreach ([Family::Turning, Family::Passing, Family::Dribbling] as $theme) {
             foreach (self::propose(['theme' => $theme, 'slotMinutes' => 60, 'needs' => $needs])->proposals as $proposal) {
                 $w = new Weights;
@@ -121,11 +144,20 @@ final class BuilderTest extends TestCase
                         + $w->foot * 0.4 * ($both > 0 ? 2 * min($weaker / $both, 1 - $weaker / $both) : 0)
                         + $w->target * ($block->phase === Phase::Challenge ? ($needs->records[$drill->slug] ?? 0) / 12 : 0)
                         + $w->repeat * ($block->phase === Phase::Technique && in_array($drill->slug, $needs->lastTime, true) ? 1 : 0)
-                        + $w->theme * ($block->phase === Phase::Game ? ($drill->demands->keepsTheme ? 1 : 0.3) : ($drill->family === $theme ? 1 : 0))
-                        + $w->variety * ((in_array($drill->script->text(), $scripts, true) ? 0 : 0.5) + (in_array($block->block->dose->kind(), $kinds, true) ? 0 : 0.5))
+                        + $w->theme * ($block->phase === Phase::Game
+                            ? ($drill->demands->keepsTheme ? 1 : 0.3) : ($drill->family === $theme ? 1 : 0))
+                        + $w->variety * ((in_array($drill->script->text(), $scripts, true) ? 0 : 0.5) + (in_array(
+                            $block->block->dose->kind(),
+                            $kinds,
+                            true,
+                        ) ? 0 : 0.5))
                         + $w->sharedLayout * ($drills !== [] && $worked->setUp?->touched() === 0 ? 1 : 0)
                         - $w->setUp * $worked->partSeconds['setUp'] / 3600
-                        + ($w->ballTime * array_sum(array_map(fn (PlayerTime $time): float => $time->ballSeconds, $worked->times)) - $w->waiting * array_sum(array_map(fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times))) / 12 / 3600;
+                        + ($w->ballTime * array_sum(
+                            array_map(fn (PlayerTime $time): float => $time->ballSeconds, $worked->times),
+                        ) - $w->waiting * array_sum(
+                            array_map(fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times),
+                        )) / 12 / 3600;
                     $drills[] = [$drill, $block->block->dose->kind()];
                 }
                 self::assertEqualsWithDelta($worth, $proposal->worth, 1e-6);
@@ -141,7 +173,9 @@ final class BuilderTest extends TestCase
         for ($case = 0; $case < 32; $case++) {
             $book = array_slice($chance->shuffleArray(self::$book), 0, $chance->getInt(5, 8));
             $theme = Family::cases()[$chance->getInt(0, 8)];
-            $request = self::request(['book' => $book, 'theme' => $theme, 'slotMinutes' => $chance->getInt(14, 60), 'players' => $chance->getInt(2, 12)]);
+            $request = self::request(
+                ['book' => $book, 'theme' => $theme, 'slotMinutes' => $chance->getInt(14, 60), 'players' => $chance->getInt(2, 12)],
+            );
             $best = self::bestOfAll($request, $theme);
             $found = SessionBuilder::propose($request)->proposals[0] ?? null;
             if ($best === null) {
@@ -175,7 +209,16 @@ final class BuilderTest extends TestCase
     {
         $first = fn (Needs $needs): array => self::propose(['theme' => Family::Turning, 'needs' => $needs])->proposals[0]->slugs();
         $plain = $first(new Needs);
-        $turns = array_values(array_filter(self::$book, fn (Drill $drill): bool => $drill->family === Family::Turning && Phase::Technique->suits($drill) && ! in_array($drill->slug, $plain, true)));
+        $turns = array_values(
+            array_filter(
+                self::$book,
+                fn (Drill $drill): bool => $drill->family === Family::Turning && Phase::Technique->suits($drill) && ! in_array(
+                    $drill->slug,
+                    $plain,
+                    true,
+                ),
+            ),
+        );
         $wanted = $turns[0]->slug;
 
         self::assertContains($wanted, $first(new Needs(nextRungs: [$wanted => 12])));
@@ -187,11 +230,24 @@ final class BuilderTest extends TestCase
 
     public function test_a_lagging_foot_is_made_up_for_and_a_session_that_leaves_one_behind_says_so(): void
     {
-        $rightOnly = array_values(array_filter(self::$book, fn (Drill $drill): bool => ($drill->dose?->fields()['sides'] ?? '') === 'right'));
+        $rightOnly = array_values(
+            array_filter(self::$book, fn (Drill $drill): bool => ($drill->dose?->fields()['sides'] ?? '') === 'right'),
+        );
         self::assertNotSame([], $rightOnly);
         $answer = self::propose(['book' => $rightOnly, 'slotMinutes' => 60]);
         self::assertStringContainsString('The left foot has', implode(' ', $answer->proposals[0]->notes));
-        $value = fn (?float $lately, string $slug): float => (new OptionMaker($request = self::request(['needs' => new Needs(weakerShare: $lately)]), Family::Turning, new Weights, new HardLimits($request)))->own(Phase::Technique, self::drill($slug))?->terms['foot'] ?? -1.0;
+        $value = fn (
+            ?float $lately,
+            string $slug,
+        ): float => (new OptionMaker(
+            $request = self::request(['needs' => new Needs(weakerShare: $lately)]),
+            Family::Turning,
+            new Weights,
+            new HardLimits($request),
+        ))->own(
+            Phase::Technique,
+            self::drill($slug),
+        )?->terms['foot'] ?? -1.0;
         // Nobody lags: both feet alike are worth most. Three in ten: the weaker foot's share counts in full.
         self::assertEqualsWithDelta(0.4, $value(0.5, 'drag-back-turn'), 1e-9);
         self::assertEqualsWithDelta(1.0, $value(0.3, 'drag-back-turn'), 1e-9);
@@ -216,9 +272,14 @@ final class BuilderTest extends TestCase
 
     public function test_a_lock_that_a_caution_forbids_says_why_and_what_would_work(): void
     {
-        $answer = self::propose(['locks' => [Lock::drill('head-soft-ball')], 'heading' => HeadingProfile::TheFa2020->limitFor(AgeGroup::of('U11'))]);
+        $answer = self::propose(
+            ['locks' => [Lock::drill('head-soft-ball')], 'heading' => HeadingProfile::TheFa2020->limitFor(AgeGroup::of('U11'))],
+        );
 
-        self::assertStringStartsWith(self::drill('head-soft-ball')->name.' has headers. No heading (The FA 2020', $answer->refusals[0]->reason);
+        self::assertStringStartsWith(
+            self::drill('head-soft-ball')->name.' has headers. No heading (The FA 2020',
+            $answer->refusals[0]->reason,
+        );
         self::assertStringEndsWith('would work.', $answer->refusals[0]->instead);
         self::assertCount(3, $answer->proposals);
         foreach ($answer->proposals as $proposal) {
@@ -228,16 +289,28 @@ final class BuilderTest extends TestCase
 
     public function test_every_impossible_wish_has_a_reason_and_the_nearest_thing_that_works(): void
     {
-        $said = fn (array $change): array => array_map(fn (Refusal $one): array => [$one->reason, $one->instead], self::propose($change)->refusals);
+        $said = fn (array $change): array => array_map(
+            fn (Refusal $one): array => [$one->reason, $one->instead],
+            self::propose($change)->refusals,
+        );
 
         self::assertSame(['A session lasts 10 to 240 minutes.', 'Built for 10 minutes.'], $said(['slotMinutes' => 0])[0]);
         self::assertSame(['A session lasts 10 to 240 minutes.', 'Built for 240 minutes.'], $said(['slotMinutes' => 600])[0]);
         self::assertSame('There is no such drill to choose from.', $said(['locks' => [Lock::drill('no-such-drill')]])[0][0]);
         $four = array_map(Lock::drill(...), ['sole-taps', 'drag-back-turn', 'figure-of-eight', 'gate-pass']);
-        self::assertSame('The 2 parts of a session of 15 minutes are all taken by other locks.', $said(['slotMinutes' => 15, 'locks' => $four])[0][0]);
-        self::assertSame('What is locked does not end within 10 minutes in eight cases of ten.', $said(['slotMinutes' => 10, 'locks' => [Lock::drill('wall-seven-good'), Lock::drill('one-marker-one-server')]])[0][0]);
+        self::assertSame(
+            'The 2 parts of a session of 15 minutes are all taken by other locks.',
+            $said(['slotMinutes' => 15, 'locks' => $four])[0][0],
+        );
+        self::assertSame(
+            'What is locked does not end within 10 minutes in eight cases of ten.',
+            $said(['slotMinutes' => 10, 'locks' => [Lock::drill('wall-seven-good'), Lock::drill('one-marker-one-server')]])[0][0],
+        );
         self::assertSame('No part of the session has anything of it to choose from.', $said(['locks' => [Lock::family('tactics')]])[0][0]);
-        self::assertSame('Every drill there is has been banned.', $said(['bans' => array_map(fn (Drill $one): string => $one->slug, self::$book)])[0][0]);
+        self::assertSame(
+            'Every drill there is has been banned.',
+            $said(['bans' => array_map(fn (Drill $one): string => $one->slug, self::$book)])[0][0],
+        );
         // No balls and no markers: what is left is said, and is no empty answer where anything can be done.
         $bare = self::propose(['kit' => new KitOwned(0, 0, 0)]);
         foreach ($bare->proposals as $proposal) {
@@ -253,11 +326,25 @@ final class BuilderTest extends TestCase
         $limits = fn (array $change): HardLimits => new HardLimits(self::request($change));
 
         self::assertNull($limits([])->why(self::drill('sole-taps')));
-        self::assertStringContainsString('does not fit', (string) $limits(['area' => new Area(Length::of(1.0, LengthUnit::Metre), Length::of(1.0, LengthUnit::Metre), LengthUnit::Metre)])->why(self::drill('zigzag-in-out')));
-        self::assertStringContainsString('the squad has 1', (string) $limits(['kit' => new KitOwned(1, 20, 2)])->why(self::drill('zigzag-in-out')));
-        self::assertStringContainsString('needs 5 players and there are 4', (string) $limits(['players' => 4])->why(self::drill('rectangle-round')));
+        self::assertStringContainsString(
+            'does not fit',
+            (string) $limits(
+                ['area' => new Area(Length::of(1.0, LengthUnit::Metre), Length::of(1.0, LengthUnit::Metre), LengthUnit::Metre)],
+            )->why(self::drill('zigzag-in-out')),
+        );
+        self::assertStringContainsString(
+            'the squad has 1',
+            (string) $limits(['kit' => new KitOwned(1, 20, 2)])->why(self::drill('zigzag-in-out')),
+        );
+        self::assertStringContainsString(
+            'needs 5 players and there are 4',
+            (string) $limits(['players' => 4])->why(self::drill('rectangle-round')),
+        );
         self::assertNull($limits(['players' => 5])->why(self::drill('rectangle-round')));
-        self::assertStringContainsString('needs a wall', (string) $limits(['wish' => Wish::RainyCorner])->why(self::drill('wall-two-touch')));
+        self::assertStringContainsString(
+            'needs a wall',
+            (string) $limits(['wish' => Wish::RainyCorner])->why(self::drill('wall-two-touch')),
+        );
         $old = array_values(array_filter(self::$book, fn (Drill $drill): bool => $drill->demands->fromAge->under > 8))[0];
         self::assertStringContainsString('is meant for', (string) $limits(['underAge' => 8])->why($old));
         self::assertNull($limits(['underAge' => $old->demands->fromAge->under])->why($old));
@@ -269,12 +356,25 @@ final class BuilderTest extends TestCase
 
     public function test_ready_wishes_do_what_they_say(): void
     {
-        $rainy = self::propose(['wish' => Wish::RainyCorner, 'players' => 2, 'slotMinutes' => 30, 'area' => new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre)]);
+        $rainy = self::propose(
+            [
+                'wish' => Wish::RainyCorner,
+                'players' => 2,
+                'slotMinutes' => 30,
+                'area' => new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre),
+            ],
+        );
         self::assertNotSame([], $rainy->proposals);
         foreach ($rainy->proposals as $proposal) {
             foreach ($proposal->slugs() as $slug) {
                 self::assertSame([], self::drill($slug)->layout->walls());
-                self::assertLessThanOrEqual(5000, max(self::drill($slug)->layout->footprint()->widthMillimetres, self::drill($slug)->layout->footprint()->depthMillimetres));
+                self::assertLessThanOrEqual(
+                    5000,
+                    max(
+                        self::drill($slug)->layout->footprint()->widthMillimetres,
+                        self::drill($slug)->layout->footprint()->depthMillimetres,
+                    ),
+                );
             }
         }
         $share = function (Wish $wish): float {
@@ -290,19 +390,34 @@ final class BuilderTest extends TestCase
         };
         self::assertGreaterThan(0.65, $share(Wish::WeakerFoot));
         self::assertGreaterThan(0.4, $share(Wish::Anything));
-        $setUp = fn (Wish $wish): float => array_sum(array_map(fn ($block): float => $block->partSeconds['setUp'] ?? 0.0, self::propose(['wish' => $wish, 'theme' => Family::Dribbling])->proposals[0]->evaluation->blocks));
+        $setUp = fn (Wish $wish): float => array_sum(
+            array_map(
+                fn ($block): float => $block->partSeconds['setUp'] ?? 0.0,
+                self::propose(['wish' => $wish, 'theme' => Family::Dribbling])->proposals[0]->evaluation->blocks,
+            ),
+        );
         self::assertLessThanOrEqual($setUp(Wish::Anything), $setUp(Wish::SharedLayout));
-        $joined = self::propose(['wish' => Wish::JoinTwo, 'joined' => [['drag-back-turn', 'sole-taps'], ['combo-pull-back-step-over', 'gate-pass']]]);
+        $joined = self::propose(
+            ['wish' => Wish::JoinTwo, 'joined' => [['drag-back-turn', 'sole-taps'], ['combo-pull-back-step-over', 'gate-pass']]],
+        );
         foreach ($joined->proposals as $proposal) {
             self::assertNotSame([], array_intersect($proposal->slugs(), ['drag-back-turn', 'sole-taps']));
             self::assertNotSame([], array_intersect($proposal->slugs(), ['combo-pull-back-step-over', 'gate-pass']));
         }
-        self::assertSame('No drill was done in it.', self::propose(['wish' => Wish::JoinTwo, 'joined' => [[], ['gate-pass']]])->refusals[0]->reason);
+        self::assertSame(
+            'No drill was done in it.',
+            self::propose(['wish' => Wish::JoinTwo, 'joined' => [[], ['gate-pass']]])->refusals[0]->reason,
+        );
     }
 
     public function test_in_the_heat_there_is_water_more_often(): void
     {
-        $waters = fn (bool $isHot): int => count(array_filter(self::propose(['theme' => Family::Passing, 'isHot' => $isHot])->proposals[0]->evaluation->blocks, fn ($block): bool => $block->segments !== [] && $block->segments[0]->kind === SegmentKind::Water));
+        $waters = fn (bool $isHot): int => count(
+            array_filter(
+                self::propose(['theme' => Family::Passing, 'isHot' => $isHot])->proposals[0]->evaluation->blocks,
+                fn ($block): bool => $block->segments !== [] && $block->segments[0]->kind === SegmentKind::Water,
+            ),
+        );
 
         self::assertGreaterThan($waters(false), $waters(true));
     }
@@ -312,7 +427,13 @@ final class BuilderTest extends TestCase
     {
         $limits = new HardLimits($request);
         $maker = new OptionMaker($request, $theme, $request->weights, $limits);
-        $objective = new Objective($request->weights, $request->context->rules, $request->slotMinutes * 60.0, 20.0, $request->slotMinutes >= 20);
+        $objective = new Objective(
+            $request->weights,
+            $request->context->rules,
+            $request->slotMinutes * 60.0,
+            20.0,
+            $request->slotMinutes >= 20,
+        );
         $sequences = [$objective->nothing()];
         foreach (Phase::within($request->slotMinutes * 60.0) as $phase) {
             $choices = [];
@@ -325,7 +446,9 @@ final class BuilderTest extends TestCase
             foreach ($sequences as $so) {
                 $before = count($longer);
                 foreach ($choices as $choice) {
-                    $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs(), true) ? null : $objective->with($so, $choice);
+                    $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs(), true)
+                        ? null
+                        : $objective->with($so, $choice);
                     if ($next !== null && $objective->fits($next)) {
                         $longer[] = $next;
                     }
@@ -394,7 +517,10 @@ final class BuilderTest extends TestCase
     private static function context(array $change = []): PlanContext
     {
         return PlanContext::of(
-            array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $i % 3 === 0 ? StrongFoot::Left : StrongFoot::Right), range(1, $change['players'] ?? 12)),
+            array_map(
+                fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $i % 3 === 0 ? StrongFoot::Left : StrongFoot::Right),
+                range(1, $change['players'] ?? 12),
+            ),
             [],
             new ClockRules,
             $change['kit'] ?? new KitOwned(60, 15, 2),

@@ -59,17 +59,24 @@ final class CautionTest extends TestCase
     public function test_a_limit_says_its_source_and_that_it_may_have_changed(): void
     {
         self::assertSame(
-            'At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; may have changed, your local rules come first).',
+            'At most 15 headers a player in 7 days and 30 minutes a week '
+                .'(U.S. Soccer 2016; may have changed, your local rules come first).',
             HeadingProfile::UsSoccer2016->limitFor(AgeGroup::of('U12'))->sentence(),
         );
         self::assertSame('No heading (the club\'s own rule).', HeadingProfile::NoHeading->limitFor(AgeGroup::of('U12'))->sentence());
-        self::assertStringStartsWith('As little heading as possible (The FA 2020', HeadingProfile::TheFa2020->limitFor(AgeGroup::of('U18'))->sentence());
+        self::assertStringStartsWith(
+            'As little heading as possible (The FA 2020',
+            HeadingProfile::TheFa2020->limitFor(AgeGroup::of('U18'))->sentence(),
+        );
     }
 
     /** Common practice in the United States, no source. */
     public function test_the_ball_by_age(): void
     {
-        self::assertSame([3, 3, 4, 4, 5, 5], array_map(fn (string $group): int => BallSize::for(AgeGroup::of($group)), ['U6', 'U8', 'U9', 'U12', 'U13', 'U18']));
+        self::assertSame(
+            [3, 3, 4, 4, 5, 5],
+            array_map(fn (string $group): int => BallSize::for(AgeGroup::of($group)), ['U6', 'U8', 'U9', 'U12', 'U13', 'U18']),
+        );
     }
 
     public function test_an_age_group_is_u6_to_u18(): void

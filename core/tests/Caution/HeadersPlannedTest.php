@@ -37,8 +37,13 @@ final class HeadersPlannedTest extends TestCase
 
     /** @param  list<array{daysAgo: int, headers: float}>  $before */
     #[DataProvider('limits')]
-    public function test_both_sides_of_the_limit(HeadingProfile $profile, string $ageGroup, float $headers, array $before, bool $isFine): void
-    {
+    public function test_both_sides_of_the_limit(
+        HeadingProfile $profile,
+        string $ageGroup,
+        float $headers,
+        array $before,
+        bool $isFine,
+    ): void {
         $sentence = HeadersPlanned::sentence($headers, $profile->limitFor(AgeGroup::of($ageGroup)), $before);
 
         self::assertSame($isFine, $sentence === null, (string) $sentence);
@@ -49,7 +54,9 @@ final class HeadersPlannedTest extends TestCase
         $limit = HeadingProfile::UsSoccer2016->limitFor(AgeGroup::of('U13'));
 
         self::assertSame(
-            '4 headers a player, after 13 in 2 sessions of the last 7 days. At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; may have changed, your local rules come first).',
+            '4 headers a player, after 13 in 2 sessions of the last 7 days. '
+                .'At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; '
+                .'may have changed, your local rules come first).',
             HeadersPlanned::sentence(4.0, $limit, [['daysAgo' => 2, 'headers' => 6.0], ['daysAgo' => 5, 'headers' => 7.0]]),
         );
         self::assertNull(HeadersPlanned::sentence(0.0, HeadingProfile::NoHeading->limitFor(AgeGroup::of('U18'))));

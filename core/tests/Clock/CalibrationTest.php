@@ -39,7 +39,10 @@ final class CalibrationTest extends TestCase
     public function test_with_no_past_nothing_is_changed_and_nothing_is_said(): void
     {
         self::assertEquals(Calibration::none(), Calibration::of([]));
-        self::assertSame([1.0, 0.25, 0, ''], [Calibration::none()->factor, Calibration::none()->variation, Calibration::none()->blocks, Calibration::none()->sentence()]);
+        self::assertSame(
+            [1.0, 0.25, 0, ''],
+            [Calibration::none()->factor, Calibration::none()->variation, Calibration::none()->blocks, Calibration::none()->sentence()],
+        );
     }
 
     public function test_lies_between_no_change_and_the_coachs_own_ratio_and_nears_it(): void
@@ -76,11 +79,23 @@ final class CalibrationTest extends TestCase
         $plain = $evaluate(new ClockRules)->blocks[0];
         $own = $evaluate(new ClockRules(setUp: $double))->blocks[0];
 
-        self::assertSame([40.0, 60.0, 15.0], [$plain->partSeconds['setUp'], $plain->partSeconds['explain'], $plain->partSeconds['changeOver']]);
+        self::assertSame(
+            [40.0, 60.0, 15.0],
+            [$plain->partSeconds['setUp'], $plain->partSeconds['explain'], $plain->partSeconds['changeOver']],
+        );
         self::assertSame([80.0, 60.0, 15.0], [$own->partSeconds['setUp'], $own->partSeconds['explain'], $own->partSeconds['changeOver']]);
-        self::assertSame([120.0, 30.0], [$evaluate(new ClockRules(explain: $double))->blocks[0]->partSeconds['explain'], $evaluate(new ClockRules(changeOver: $double))->blocks[0]->partSeconds['changeOver']]);
+        self::assertSame(
+            [120.0, 30.0],
+            [
+                $evaluate(new ClockRules(explain: $double))->blocks[0]->partSeconds['explain'],
+                $evaluate(new ClockRules(changeOver: $double))->blocks[0]->partSeconds['changeOver'],
+            ],
+        );
         self::assertStringEndsWith('Times 2.00, from your last 3 blocks.', $own->how[0]);
         // What is measured at the pitch is held against the plain time, so that a calibration is not calibrated again.
-        self::assertSame([40.0, 60.0, 15.0], array_values(array_filter(array_map(fn (Segment $segment): ?float => $segment->plainSeconds, $own->segments))));
+        self::assertSame(
+            [40.0, 60.0, 15.0],
+            array_values(array_filter(array_map(fn (Segment $segment): ?float => $segment->plainSeconds, $own->segments))),
+        );
     }
 }

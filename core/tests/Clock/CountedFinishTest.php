@@ -28,7 +28,10 @@ final class CountedFinishTest extends TestCase
     public function test_with_nothing_judged_it_is_the_distribution_itself(): void
     {
         // Ten good ones at 4 s with 6 s to fetch. R: 40 + 10 * qnbinom(c(.05, .5, .8, .95), 10, .6) gives 60, 100, 130, 170.
-        $finish = CountedFinish::of(DurationEstimate::fixed(0.0), CountedTime::of(40.0, 10.0, CountDistribution::negativeBinomial(10, 0.6)));
+        $finish = CountedFinish::of(
+            DurationEstimate::fixed(0.0),
+            CountedTime::of(40.0, 10.0, CountDistribution::negativeBinomial(10, 0.6)),
+        );
 
         foreach ([[0.05, 60.0], [0.5, 100.0], [0.8, 130.0], [0.95, 170.0]] as [$share, $seconds]) {
             self::assertEqualsWithDelta($seconds, $finish->secondsReachedBy($share), 0.1);
@@ -86,12 +89,18 @@ final class CountedFinishTest extends TestCase
     {
         $drill = DrillFactory::fromFields(['secondsPerRep' => 4.0, 'goodChance' => $chance, 'fetchSeconds' => 6.0] + Drills::fields());
         $people = array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $players));
-        $block = PlanEvaluator::evaluate([Block::ofDrill('a', $drill, QuotaDose::of($good, 20.0, DoseSides::Each), Tempo::Steady, $stations)], PlanContext::of($people, [], new ClockRules))->blocks[0];
+        $block = PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill, QuotaDose::of($good, 20.0, DoseSides::Each), Tempo::Steady, $stations)],
+            PlanContext::of($people, [], new ClockRules),
+        )->blocks[0];
         mt_srand(7);
         $ends = [];
         for ($time = 0; $time < 4000; $time++) {
             // Judged parts by their own sum: gamma with the variance of the four, stretched by one log-normal overrun.
-            $judged = self::gamma($block->judged->meanSeconds, sqrt($block->judged->variance)) * exp(0.0997513 * self::normal() - 0.0049751);
+            $judged = self::gamma(
+                $block->judged->meanSeconds,
+                sqrt($block->judged->variance),
+            ) * exp(0.0997513 * self::normal() - 0.0049751);
             for ($left = $players; $left > 0; $left -= $stations) {
                 for ($side = 0; $side < 2; $side++) {
                     $slowest = max(array_map(fn (int $i): int => self::misses($good, $chance), range(1, min($stations, $left))));

@@ -79,7 +79,11 @@ final class DoseTest extends TestCase
 
     public function test_one_more_worker_never_makes_a_turn_shorter(): void
     {
-        $this->forAll(Generators::choose(1, 14), Generators::choose(5, 95), Generators::choose(1, 20))->then(function (int $workers, int $percent, int $good): void {
+        $this->forAll(
+            Generators::choose(1, 14),
+            Generators::choose(5, 95),
+            Generators::choose(1, 20),
+        )->then(function (int $workers, int $percent, int $good): void {
             $pace = self::pace(4.0, $percent / 100, 6.0);
             foreach ([QuotaDose::of($good, 10.0, DoseSides::Each), RaceDose::of($good, 2, 10.0, DoseSides::Each)] as $dose) {
                 $fewer = $dose->turnTime(array_fill(0, $workers, $pace))->meanSeconds;
@@ -147,13 +151,23 @@ final class DoseTest extends TestCase
     public function test_limits_themselves_are_doses(): void
     {
         foreach ([5, 1800] as $seconds) {
-            self::assertSame((float) $seconds, DoseFactory::fromFields(['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 20, 'restSeconds' => 600, 'sides' => 'each'])->clockedSetSeconds());
+            self::assertSame(
+                (float) $seconds,
+                DoseFactory::fromFields(
+                    ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 20, 'restSeconds' => 600, 'sides' => 'each'],
+                )->clockedSetSeconds(),
+            );
         }
     }
 
     public function test_fields_build_the_same_dose_again(): void
     {
-        foreach ([TimedDose::of(30.0, 2, 15.0, DoseSides::Each), RepsDose::of(10, 2, 0.0, DoseSides::Left), QuotaDose::of(10, 15.0, DoseSides::Each), RaceDose::of(1, 3, 25.0, DoseSides::Both)] as $dose) {
+        foreach ([
+            TimedDose::of(30.0, 2, 15.0, DoseSides::Each),
+            RepsDose::of(10, 2, 0.0, DoseSides::Left),
+            QuotaDose::of(10, 15.0, DoseSides::Each),
+            RaceDose::of(1, 3, 25.0, DoseSides::Both),
+        ] as $dose) {
             self::assertEquals($dose, DoseFactory::fromFields($dose->fields()));
         }
     }

@@ -29,7 +29,11 @@ final class SchoolsTest extends TestCase
     public function test_there_and_back_is_twice_one_way(): void
     {
         // Four trips of 10 s, twice, with 20 s between: 2·4·10 + 20 = 100; there and back 2·8·10 + 20 = 180.
-        $seconds = fn (bool $andBack): float => LengthsDose::of(4, $andBack, self::pattern(2, 20.0))->turnTime([self::pace(10.0)])->meanSeconds;
+        $seconds = fn (bool $andBack): float => LengthsDose::of(
+            4,
+            $andBack,
+            self::pattern(2, 20.0),
+        )->turnTime([self::pace(10.0)])->meanSeconds;
 
         self::assertEqualsWithDelta(100.0, $seconds(false), 0.02);
         self::assertEqualsWithDelta(180.0, $seconds(true), 0.04);
@@ -48,7 +52,8 @@ final class SchoolsTest extends TestCase
 
     public function test_a_running_total_of_good_ones_is_negative_binomial(): void
     {
-        // Drops before 100 good ones at h 0.2: 100·0.2 ÷ 0.8 = 25, each 0.5 + 3.5 s: 50 + 100 = 150. R: mean of rnbinom(1e6, 100, 0.8) is 25.
+        // Drops before 100 good ones at h 0.2: 100·0.2 ÷ 0.8 = 25, each 0.5 + 3.5 s: 50 + 100 = 150. R: mean of rnbinom(1e6, 100, 0.8) is
+        // 25.
         $dose = CollectiveDose::of(100, true, self::pattern());
 
         self::assertEqualsWithDelta(150.0, $dose->turnTime([self::sure(0.5, 0.8, 3.5)])->meanSeconds, 0.1);
@@ -72,12 +77,22 @@ final class SchoolsTest extends TestCase
         // The slowest of three, P(≤ k) = (1 − 0.7^k)³: 5 − Σ over k < 5 of 0.027, 0.132651, 0.283593, 0.438818 = 4.117938.
         $three = TriesDose::of(5, true, self::pattern())->turnTime(array_fill(0, 3, self::sure(4.0, 0.3, 10.0)));
         self::assertEqualsWithDelta(4.117938 * 4.0 + 10.0, $three->meanSeconds, 0.01);
-        self::assertEqualsWithDelta(6 * 4.0 + 10.0, TriesDose::of(6, false, self::pattern())->turnTime([self::sure(4.0, 0.3, 10.0)])->meanSeconds, 1e-9);
+        self::assertEqualsWithDelta(
+            6 * 4.0 + 10.0,
+            TriesDose::of(6, false, self::pattern())->turnTime([self::sure(4.0, 0.3, 10.0)])->meanSeconds,
+            1e-9,
+        );
     }
 
     public function test_free_time_is_the_clock(): void
     {
-        self::assertSame([180.0, 0.0], [FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->meanSeconds, FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->variance]);
+        self::assertSame(
+            [180.0, 0.0],
+            [
+                FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->meanSeconds,
+                FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->variance,
+            ],
+        );
         self::assertSame(180.0, FreeDose::of(3.0, DoseSides::Both)->clockedSetSeconds());
     }
 
@@ -92,7 +107,11 @@ final class SchoolsTest extends TestCase
                     $played++;
                 }
             }
-            self::assertEqualsWithDelta($played / 20_000, StreakDose::of($goal, self::pattern())->expectedReps(self::sure(1.0, $chance, 0.0)), 0.05 * $goal ** 0.5);
+            self::assertEqualsWithDelta(
+                $played / 20_000,
+                StreakDose::of($goal, self::pattern())->expectedReps(self::sure(1.0, $chance, 0.0)),
+                0.05 * $goal ** 0.5,
+            );
             $played = 0;
             for ($i = 0; $i < 20_000; $i++) {
                 for ($ball = 1; $ball < $goal && ! $good($chance); $ball++) {
@@ -100,15 +119,28 @@ final class SchoolsTest extends TestCase
                 }
                 $played++;
             }
-            self::assertEqualsWithDelta($played / 20_000, TriesDose::of($goal, true, self::pattern())->expectedReps(self::sure(1.0, $chance, 0.0)), 0.05);
+            self::assertEqualsWithDelta(
+                $played / 20_000,
+                TriesDose::of($goal, true, self::pattern())->expectedReps(self::sure(1.0, $chance, 0.0)),
+                0.05,
+            );
         }
     }
 
     public function test_more_workers_never_end_sooner_and_a_better_player_never_needs_longer(): void
     {
-        $this->forAll(Generators::choose(1, 8), Generators::choose(30, 90), Generators::choose(1, 12))->then(function (int $workers, int $percent, int $number): void {
+        $this->forAll(
+            Generators::choose(1, 8),
+            Generators::choose(30, 90),
+            Generators::choose(1, 12),
+        )->then(function (int $workers, int $percent, int $number): void {
             $pace = self::pace(2.0, $percent / 100, 4.0);
-            foreach ([LengthsDose::of($number, true, self::pattern(2, 10.0)), CollectiveDose::of(10 * $number, true, self::pattern()), StreakDose::of(5 * $number, self::pattern(3)), TriesDose::of($number, true, self::pattern())] as $dose) {
+            foreach ([
+                LengthsDose::of($number, true, self::pattern(2, 10.0)),
+                CollectiveDose::of(10 * $number, true, self::pattern()),
+                StreakDose::of(5 * $number, self::pattern(3)),
+                TriesDose::of($number, true, self::pattern()),
+            ] as $dose) {
                 $time = $dose->turnTime(array_fill(0, max(1, $workers), $pace));
                 self::assertTrue(is_finite($time->meanSeconds) && $time->meanSeconds > 0 && $time->variance >= 0);
                 self::assertGreaterThanOrEqual($time->meanSeconds - 1e-9, $dose->turnTime(array_fill(0, $workers + 1, $pace))->meanSeconds);

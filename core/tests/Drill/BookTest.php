@@ -29,8 +29,14 @@ final class BookTest extends TestCase
         self::assertEqualsCanonicalizing(array_column(Family::cases(), 'value'), $of(fn (Drill $drill): string => $drill->family->value));
         self::assertEqualsCanonicalizing(array_keys(LayoutFactory::KINDS), $of(fn (Drill $drill): string => $drill->layout->kind()));
         // One comes with no dose and asks for one when it is planned.
-        self::assertEqualsCanonicalizing(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit', ''], $of(fn (Drill $drill): string => $drill->dose?->kind() ?? ''));
-        self::assertEqualsCanonicalizing(['single', 'combination', 'build-up', 'circuit'], $of(fn (Drill $drill): string => $drill->composition->kind));
+        self::assertEqualsCanonicalizing(
+            ['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit', ''],
+            $of(fn (Drill $drill): string => $drill->dose?->kind() ?? ''),
+        );
+        self::assertEqualsCanonicalizing(
+            ['single', 'combination', 'build-up', 'circuit'],
+            $of(fn (Drill $drill): string => $drill->composition->kind),
+        );
     }
 
     public function test_drills_are_found_by_surface_layout_equipment_and_what_coaches_say(): void
@@ -98,13 +104,25 @@ final class BookTest extends TestCase
             'unknown measure' => [['scoring' => ['kind' => 'beauty'] + Drills::fields()['scoring']], '"kind" must be one of'],
             'nobody works' => [['organisation' => ['workers' => 0, 'playerServers' => 0, 'service' => 'none']], '"workers"'],
             'a field nobody knows' => [['cuation' => 'Mind the wall.'], 'There is no field "cuation" here.'],
-            'spacing of ten kilometres' => [['layout' => ['kind' => 'pair', 'distance' => ['value' => 10000, 'unit' => 'm']]], 'layout.distance: A distance must be'],
+            'spacing of ten kilometres' => [
+                ['layout' => ['kind' => 'pair', 'distance' => ['value' => 10000, 'unit' => 'm']]],
+                'layout.distance: A distance must be',
+            ],
             'spacing of nought' => [['layout' => ['kind' => 'pair', 'distance' => ['value' => 0, 'unit' => 'm']]], 'layout.distance'],
-            'five hundred markers' => [['layout' => ['kind' => 'zigzag', 'markers' => 500, 'spacing' => ['value' => 1, 'unit' => 'm'], 'angleDegrees' => 60]], 'layout.markers: The markers must be between 2 and 60.'],
+            'five hundred markers' => [
+                ['layout' => ['kind' => 'zigzag', 'markers' => 500, 'spacing' => ['value' => 1, 'unit' => 'm'], 'angleDegrees' => 60]],
+                'layout.markers: The markers must be between 2 and 60.',
+            ],
             'two scripts' => [['combination' => []], 'exactly one of'],
-            'a server without a card' => [['organisation' => ['workers' => 1, 'playerServers' => 1, 'service' => 'passed']], 'organisation.card'],
+            'a server without a card' => [
+                ['organisation' => ['workers' => 1, 'playerServers' => 1, 'service' => 'passed']],
+                'organisation.card',
+            ],
             'a least over the most' => [['touches' => ['least' => 3, 'most' => 2]], 'touches'],
-            'a protocol without its penalties' => [['scoring' => ['kind' => 'protocol-score', 'starts' => 'whistle', 'stops' => 'whistle']], 'scoring.protocol'],
+            'a protocol without its penalties' => [
+                ['scoring' => ['kind' => 'protocol-score', 'starts' => 'whistle', 'stops' => 'whistle']],
+                'scoring.protocol',
+            ],
             'a fault without a fix' => [['faults' => [['fault' => 'Stamps']]], '"fix"'],
         ];
     }
@@ -120,13 +138,23 @@ final class BookTest extends TestCase
 
     public function test_every_fault_of_an_entry_is_found_at_once_by_path(): void
     {
-        $fields = ['slug' => 'Sole Taps', 'name' => '', 'script' => 'a.sole/stil', 'goodChance' => 2, 'layout' => ['kind' => 'box', 'width' => ['value' => 0, 'unit' => 'yd'], 'length' => 3], 'dose' => ['kind' => 'timed', 'workSeconds' => -1, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each']] + Drills::fields();
+        $fields = [
+            'slug' => 'Sole Taps',
+            'name' => '',
+            'script' => 'a.sole/stil',
+            'goodChance' => 2,
+            'layout' => ['kind' => 'box', 'width' => ['value' => 0, 'unit' => 'yd'], 'length' => 3],
+            'dose' => ['kind' => 'timed', 'workSeconds' => -1, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each'],
+        ] + Drills::fields();
         try {
             DrillFactory::fromFields($fields);
             self::fail('It was taken.');
         } catch (InvalidDrill $refused) {
             // Without a script no dose can be judged; it is looked at when the script is mended.
-            self::assertSame(['slug', 'name', 'layout.width', 'layout.depth', 'layout.length', 'script', 'goodChance'], array_column($refused->faults, 'path'));
+            self::assertSame(
+                ['slug', 'name', 'layout.width', 'layout.depth', 'layout.length', 'script', 'goodChance'],
+                array_column($refused->faults, 'path'),
+            );
             self::assertStringContainsString('Column 8', $refused->faults[5]['message']);
         }
     }
@@ -146,9 +174,22 @@ final class BookTest extends TestCase
         $ladders = self::ladders();
         self::assertGreaterThanOrEqual(8, count($ladders));
         self::assertSame([], Ladder::faults($ladders, self::book()));
-        self::assertContains('kick-bounce-run', array_map(fn (Rung $rung): string => $rung->drill, $ladders['first-touches-in-the-air']->rungs));
-        $wrong = Ladder::fromFields(['slug' => 'x', 'name' => 'X', 'family' => 'turning', 'rungs' => [['drill' => 'nowhere', 'criterion' => 3], ['drill' => 'box-free-dribble', 'criterion' => 3]]]);
-        self::assertSame(['Ladder x: nowhere is not in the book.', 'Ladder x: box-free-dribble is not counted, so nobody could pass it.'], Ladder::faults([$wrong], self::book()));
+        self::assertContains(
+            'kick-bounce-run',
+            array_map(fn (Rung $rung): string => $rung->drill, $ladders['first-touches-in-the-air']->rungs),
+        );
+        $wrong = Ladder::fromFields(
+            [
+                'slug' => 'x',
+                'name' => 'X',
+                'family' => 'turning',
+                'rungs' => [['drill' => 'nowhere', 'criterion' => 3], ['drill' => 'box-free-dribble', 'criterion' => 3]],
+            ],
+        );
+        self::assertSame(
+            ['Ladder x: nowhere is not in the book.', 'Ladder x: box-free-dribble is not counted, so nobody could pass it.'],
+            Ladder::faults([$wrong], self::book()),
+        );
     }
 
     /** @return array<string, Ladder> */

@@ -31,9 +31,16 @@ final class CompositionTest extends TestCase
         self::assertEqualsWithDelta(9 + 30 + 8 + 30 + 16 + 30, $plan->blocks[0]->partSeconds['work'], 1e-9);
         $touches = $plan->touches['a'];
         // Twenty contacts a move, ten with each foot; 30 s of free dribbling at a pair a second, foot unknown.
-        self::assertEqualsWithDelta([30.0, 30.0, 180.0], [$touches->contactsOf(FootMark::Left), $touches->contactsOf(FootMark::Right), $touches->contactsOf(FootMark::Unknown)], 1e-9);
+        self::assertEqualsWithDelta(
+            [30.0, 30.0, 180.0],
+            [$touches->contactsOf(FootMark::Left), $touches->contactsOf(FootMark::Right), $touches->contactsOf(FootMark::Unknown)],
+            1e-9,
+        );
         $work = array_values(array_filter($plan->blocks[0]->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
-        self::assertSame(['Twenty sole taps', 'Free dribbling', 'Twenty inside taps', 'Free dribbling', 'Twenty rolls and stops', 'Free dribbling'], array_map(fn (Segment $segment): ?string => $segment->item, $work));
+        self::assertSame(
+            ['Twenty sole taps', 'Free dribbling', 'Twenty inside taps', 'Free dribbling', 'Twenty rolls and stops', 'Free dribbling'],
+            array_map(fn (Segment $segment): ?string => $segment->item, $work),
+        );
         self::assertSame([false, true, false, true, false, true], array_map(fn (Segment $segment): bool => $segment->endsByClock, $work));
     }
 
@@ -45,14 +52,23 @@ final class CompositionTest extends TestCase
         self::assertSame(0.0, $work->work->variance);
         self::assertCount(12, self::drill('twelve-windows')->composition->items);
         // Two of the twelve have no ball; a beep never waits, so no rest lies between.
-        self::assertCount(2, array_filter(self::drill('twelve-windows')->composition->items, fn ($item): bool => ! str_contains($item->script->text(), '.') && ! str_contains($item->script->text(), '~')));
+        self::assertCount(
+            2,
+            array_filter(
+                self::drill('twelve-windows')->composition->items,
+                fn ($item): bool => ! str_contains($item->script->text(), '.') && ! str_contains($item->script->text(), '~'),
+            ),
+        );
         self::assertSame([], array_filter($work->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Rest));
     }
 
     public function test_rounds_repeat_the_items_and_the_rest_lies_between_them(): void
     {
         $drill = self::drill('warm-up-circuit-three');
-        $seconds = fn (int $rounds, int $rest): float => self::evaluate($drill, ['kind' => 'circuit', 'rounds' => $rounds, 'restSeconds' => $rest])->blocks[0]->partSeconds['work'];
+        $seconds = fn (int $rounds, int $rest): float => self::evaluate(
+            $drill,
+            ['kind' => 'circuit', 'rounds' => $rounds, 'restSeconds' => $rest],
+        )->blocks[0]->partSeconds['work'];
 
         self::assertEqualsWithDelta(3 * 123 + 2 * 20, $seconds(3, 20), 1e-9);
     }
@@ -73,7 +89,10 @@ final class CompositionTest extends TestCase
         self::assertSame('(a.sole/still b.sole/still)x2', $drill->upTo(1)->script->text());
         self::assertSame('(a.sole/still b.sole/still)x2 a.sole/across b.in/still', $drill->upTo(2)->script->text());
         self::assertSame($drill->script->text(), $drill->upTo(99)->script->text());
-        self::assertSame($drill->script->text(), implode(' ', array_map(fn ($part): string => $part->script->text(), $drill->composition->parts)));
+        self::assertSame(
+            $drill->script->text(),
+            implode(' ', array_map(fn ($part): string => $part->script->text(), $drill->composition->parts)),
+        );
         self::assertLessThan($drill->secondsPerRep, $drill->upTo(2)->secondsPerRep);
         $this->expectException(InvalidPlan::class);
         $this->expectExceptionMessage('This build-up has 1 to 5 links.');
@@ -90,7 +109,12 @@ final class CompositionTest extends TestCase
 
     public function test_only_a_circuit_is_done_in_rounds_and_no_dose_is_asked_for(): void
     {
-        foreach ([['sole-taps', ['kind' => 'circuit', 'rounds' => 2, 'restSeconds' => 0], 'Only a circuit'], ['twelve-windows', ['kind' => 'free', 'minutes' => 2, 'sides' => 'both'], 'A circuit is done in rounds'], ['wall-as-you-like', null, 'comes with no dose'], ['twelve-windows', ['kind' => 'circuit', 'rounds' => 0, 'restSeconds' => 0], 'Rounds must be between 1 and 20']] as [$slug, $dose, $why]) {
+        foreach ([
+            ['sole-taps', ['kind' => 'circuit', 'rounds' => 2, 'restSeconds' => 0], 'Only a circuit'],
+            ['twelve-windows', ['kind' => 'free', 'minutes' => 2, 'sides' => 'both'], 'A circuit is done in rounds'],
+            ['wall-as-you-like', null, 'comes with no dose'],
+            ['twelve-windows', ['kind' => 'circuit', 'rounds' => 0, 'restSeconds' => 0], 'Rounds must be between 1 and 20'],
+        ] as [$slug, $dose, $why]) {
             try {
                 self::drill($slug)->doseFrom($dose);
                 self::fail("{$slug} was taken.");
@@ -103,7 +127,10 @@ final class CompositionTest extends TestCase
     /** @param  array<string, mixed>|null  $dose */
     private static function evaluate(Drill $drill, ?array $dose = null): PlanEvaluation
     {
-        return PlanEvaluator::evaluate([Block::ofDrill('b', $drill, $drill->doseFrom($dose), Tempo::Steady, null)], PlanContext::of([new PlanPlayer('a', StrongFoot::Right)], [], new ClockRules));
+        return PlanEvaluator::evaluate(
+            [Block::ofDrill('b', $drill, $drill->doseFrom($dose), Tempo::Steady, null)],
+            PlanContext::of([new PlanPlayer('a', StrongFoot::Right)], [], new ClockRules),
+        );
     }
 
     private static function drill(string $slug): Drill

@@ -22,9 +22,27 @@ final class DrillWordsTest extends TestCase
     public function test_each_demand_is_a_sentence(): void
     {
         $drill = DrillFactory::fromFields([
-            'touches' => ['most' => 1, 'whileLearning' => 2], 'sideSetBy' => 'arrival', 'ball' => 'soft', 'opposition' => 'shadow', 'targetRoles' => ['dribble', 'pass'], 'targetsNamedBy' => 'worker', 'keepsTheme' => true,
-            'calling' => ['kind' => 'colour', 'everySeconds' => 6, 'leadSeconds' => 1, 'inOrder' => 2, 'again' => false, 'twoWay' => true, 'rules' => [['place' => 'behind', 'touches' => ['most' => 3], 'foot' => 'far', 'openBody' => true, 'move' => true]]],
-            'organisation' => ['workers' => 2, 'playerServers' => 1, 'service' => 'thrown', 'manner' => 'bad-on-purpose', 'serverMoves' => true, 'needsCounter' => true, 'keepers' => 1, 'card' => ['give' => 'Throw it.']],
+            'touches' => ['most' => 1, 'whileLearning' => 2], 'sideSetBy' => 'arrival', 'ball' => 'soft', 'opposition' => 'shadow',
+            'targetRoles' => ['dribble', 'pass'], 'targetsNamedBy' => 'worker', 'keepsTheme' => true,
+            'calling' => [
+                'kind' => 'colour',
+                'everySeconds' => 6,
+                'leadSeconds' => 1,
+                'inOrder' => 2,
+                'again' => false,
+                'twoWay' => true,
+                'rules' => [['place' => 'behind', 'touches' => ['most' => 3], 'foot' => 'far', 'openBody' => true, 'move' => true]],
+            ],
+            'organisation' => [
+                'workers' => 2,
+                'playerServers' => 1,
+                'service' => 'thrown',
+                'manner' => 'bad-on-purpose',
+                'serverMoves' => true,
+                'needsCounter' => true,
+                'keepers' => 1,
+                'card' => ['give' => 'Throw it.'],
+            ],
         ] + Drills::fields());
 
         self::assertSame([

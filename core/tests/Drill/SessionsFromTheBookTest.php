@@ -25,7 +25,19 @@ final class SessionsFromTheBookTest extends TestCase
 {
     public function test_one_solo_passing_evening_ten_by_ten(): void
     {
-        $plan = self::plan(1, ['warm-up-circuit-three', 2, self::timed('shoulder-drop-marker', 60), self::timed('step-over-push', 60), 'wall-race-near', 'wall-race-middle', 'wall-race-far', 'targets-with-roles']);
+        $plan = self::plan(
+            1,
+            [
+                'warm-up-circuit-three',
+                2,
+                self::timed('shoulder-drop-marker', 60),
+                self::timed('step-over-push', 60),
+                'wall-race-near',
+                'wall-race-middle',
+                'wall-race-far',
+                'targets-with-roles',
+            ],
+        );
 
         self::assertCount(8, $plan->blocks);
         self::assertSame(60.0, $plan->blocks[2]->partSeconds['work']);
@@ -36,7 +48,10 @@ final class SessionsFromTheBookTest extends TestCase
             // To the wall and back from a distance that is stated.
             self::assertEqualsWithDelta(2 * $metres, $drill->layout->ballPath()?->lengthMetres, 1e-9);
             self::assertSame(['quota', 10], [$drill->doseFrom(null)->kind(), $drill->doseFrom(null)->fields()['good']]);
-            self::assertSame(['time-for-work', 'poor-one', 'again'], [$drill->rule?->kind->value, $drill->rule?->fault?->value, $drill->rule?->faultCost->value]);
+            self::assertSame(
+                ['time-for-work', 'poor-one', 'again'],
+                [$drill->rule?->kind->value, $drill->rule?->fault?->value, $drill->rule?->faultCost->value],
+            );
         }
         $targets = self::drill('targets-with-roles');
         self::assertSame(['dribble', 'move', 'pass'], $targets->demands->targetRoles);
@@ -45,12 +60,25 @@ final class SessionsFromTheBookTest extends TestCase
 
     public function test_two_partners_by_question(): void
     {
-        $plan = self::plan(14, ['good-pass-by-question', 'move-turn-and-return', 'hunt-call-a-name', 'chest-and-return', 'thigh-volley-planted', 'volley-from-hands']);
+        $plan = self::plan(
+            14,
+            [
+                'good-pass-by-question',
+                'move-turn-and-return',
+                'hunt-call-a-name',
+                'chest-and-return',
+                'thigh-volley-planted',
+                'volley-from-hands',
+            ],
+        );
         $asked = self::drill('good-pass-by-question');
 
         self::assertCount(3, $asked->teaching->questions[0]->hopedFor);
         self::assertTrue($asked->teaching->judgesQuality);
-        self::assertSame(['hunt', 'name'], [self::drill('hunt-call-a-name')->organisation->pattern->value, self::drill('hunt-call-a-name')->demands->calling?->kind]);
+        self::assertSame(
+            ['hunt', 'name'],
+            [self::drill('hunt-call-a-name')->organisation->pattern->value, self::drill('hunt-call-a-name')->demands->calling?->kind],
+        );
         // Worker and server swap: 14 players, seven stations of one and one are two turns.
         self::assertSame([7, 2], [$plan->blocks[1]->stations, $plan->blocks[1]->turns]);
     }
@@ -59,12 +87,23 @@ final class SessionsFromTheBookTest extends TestCase
     {
         $corners = ['figure-of-eight', 'turns-never-twice', 'receive-through-target', 'six-balls-outside-in', 'quick-feet-box'];
         foreach (['figure-of-eight', 'turns-never-twice', 'receive-through-target'] as $slug) {
-            self::assertSame(30.0, self::drill($slug)->doseFrom(['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'])->clockedSetSeconds());
+            self::assertSame(
+                30.0,
+                self::drill($slug)
+                    ->doseFrom(['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'])
+                    ->clockedSetSeconds(),
+            );
         }
         self::plan(5, array_map(fn (string $slug): array => self::timed($slug, 30), $corners));
 
-        self::assertSame(['marker-touched', 'rep-void'], [self::drill('figure-of-eight')->rule?->fault?->value, self::drill('figure-of-eight')->rule?->faultCost->value]);
-        self::assertEqualsCanonicalizing(['line-crossed', 'never-twice'], array_column(self::drill('turns-never-twice')->rule->countsIf ?? [], 'value'));
+        self::assertSame(
+            ['marker-touched', 'rep-void'],
+            [self::drill('figure-of-eight')->rule?->fault?->value, self::drill('figure-of-eight')->rule?->faultCost->value],
+        );
+        self::assertEqualsCanonicalizing(
+            ['line-crossed', 'never-twice'],
+            array_column(self::drill('turns-never-twice')->rule->countsIf ?? [], 'value'),
+        );
         self::assertSame('exactly 2 touches', self::drill('receive-through-target')->demands->touches?->words());
         self::assertCount(6, self::drill('six-balls-outside-in')->layout->balls());
         self::assertNull(self::drill('quick-feet-box')->rule);
@@ -78,12 +117,22 @@ final class SessionsFromTheBookTest extends TestCase
         $plan = self::plan(8, $joined);
         foreach ($joined as $i => $slug) {
             $drill = self::drill($slug);
-            self::assertSame(['reps', 5, 'each'], [$drill->doseFrom(null)->fields()['kind'], $drill->doseFrom(null)->fields()['reps'], $drill->doseFrom(null)->fields()['sides']]);
+            self::assertSame(
+                ['reps', 5, 'each'],
+                [
+                    $drill->doseFrom(null)->fields()['kind'],
+                    $drill->doseFrom(null)->fields()['reps'],
+                    $drill->doseFrom(null)->fields()['sides'],
+                ],
+            );
             self::assertStringStartsWith('*look *look ', $drill->script->text());
             self::assertCount(3, $drill->composition->parts);
             self::assertSame(2, $plan->blocks[$i]->turns);
         }
-        self::assertSame(['thrown', ServiceManner::Soft], [self::drill('combo-chest-behind')->organisation->service->value, self::drill('combo-chest-behind')->organisation->manner]);
+        self::assertSame(
+            ['thrown', ServiceManner::Soft],
+            [self::drill('combo-chest-behind')->organisation->service->value, self::drill('combo-chest-behind')->organisation->manner],
+        );
     }
 
     public function test_five_one_player_one_coach_four_colours(): void
@@ -93,21 +142,49 @@ final class SessionsFromTheBookTest extends TestCase
             self::assertTrue(self::drill($slug)->organisation->coachServes, $slug);
             self::assertCount(4, self::drill($slug)->layout->markers());
         }
-        self::assertSame([1, 3], [self::drill('one-colour')->demands->calling?->inOrder, self::drill('colours-in-order')->demands->calling?->inOrder]);
+        self::assertSame(
+            [1, 3],
+            [self::drill('one-colour')->demands->calling?->inOrder, self::drill('colours-in-order')->demands->calling?->inOrder],
+        );
         [$front, $behind] = self::drill('front-and-behind')->demands->calling->rules ?? [];
         self::assertSame(['front', 'at most 2 touches', 'any'], [$front->place, $front->touches?->words(), $front->foot]);
-        self::assertSame(['behind', 'at most 3 touches', 'far', true, true], [$behind->place, $behind->touches?->words(), $behind->foot, $behind->openBody, $behind->move]);
+        self::assertSame(
+            ['behind', 'at most 3 touches', 'far', true, true],
+            [$behind->place, $behind->touches?->words(), $behind->foot, $behind->openBody, $behind->move],
+        );
         self::assertTrue(self::drill('number-board-behind')->demands->calling?->twoWay);
         self::assertSame(1, $plan->blocks[0]->turns);
     }
 
     public function test_six_fourteen_players_ninety_minutes(): void
     {
-        $plan = self::plan(14, ['facing-lines-movement', 'rectangle-round', 'rectangle-other-way', 'rectangle-straight-diagonal', 'rectangle-two-balls', 3, 'pattern-held-defender', 'theme-game-two-touch', 5]);
+        $plan = self::plan(
+            14,
+            [
+                'facing-lines-movement',
+                'rectangle-round',
+                'rectangle-other-way',
+                'rectangle-straight-diagonal',
+                'rectangle-two-balls',
+                3,
+                'pattern-held-defender',
+                'theme-game-two-touch',
+                5,
+            ],
+        );
 
         self::assertSame('movement', self::drill('facing-lines-movement')->demands->calling?->kind);
-        self::assertSame([0, 1], [self::drill('rectangle-round')->layout->parameters()['clockwise'], self::drill('rectangle-other-way')->layout->parameters()['clockwise']]);
-        self::assertSame([1, 2], [count(self::drill('rectangle-round')->layout->balls()), count(self::drill('rectangle-two-balls')->layout->balls())]);
+        self::assertSame(
+            [0, 1],
+            [
+                self::drill('rectangle-round')->layout->parameters()['clockwise'],
+                self::drill('rectangle-other-way')->layout->parameters()['clockwise'],
+            ],
+        );
+        self::assertSame(
+            [1, 2],
+            [count(self::drill('rectangle-round')->layout->balls()), count(self::drill('rectangle-two-balls')->layout->balls())],
+        );
         self::assertSame('held-then-let-go', self::drill('pattern-held-defender')->demands->opposition->value);
         $game = self::drill('theme-game-two-touch');
         self::assertSame([true, 2, 2], [$game->demands->keepsTheme, $game->demands->touches?->least, $game->organisation->keepers]);
@@ -148,7 +225,10 @@ final class SessionsFromTheBookTest extends TestCase
 
         self::assertCount(7, $items);
         foreach ($items as $item) {
-            self::assertSame(['quota', 10, 'each'], [$item->dose->fields()['kind'], $item->dose->fields()['good'], $item->dose->fields()['sides']]);
+            self::assertSame(
+                ['quota', 10, 'each'],
+                [$item->dose->fields()['kind'], $item->dose->fields()['good'], $item->dose->fields()['sides']],
+            );
         }
         self::assertSame([3, 3], [$items[5]->touches?->most, $items[6]->touches?->most]);
         // How long today: random, because poor ones are owed.
@@ -160,7 +240,10 @@ final class SessionsFromTheBookTest extends TestCase
         self::plan(2, ['colour-and-volley', 'thigh-volley-planted']);
         $called = self::drill('colour-and-volley');
 
-        self::assertSame([45.0, 'worker', 'colour'], [$called->doseFrom(null)->clockedSetSeconds(), $called->demands->sideSetBy->value, $called->demands->calling?->kind]);
+        self::assertSame(
+            [45.0, 'worker', 'colour'],
+            [$called->doseFrom(null)->clockedSetSeconds(), $called->demands->sideSetBy->value, $called->demands->calling?->kind],
+        );
         self::assertTrue($called->rule?->inHalves);
         self::assertSame('*throw a.thigh^!first a*plant a.in^!pass *catch', self::drill('thigh-volley-planted')->script->text());
     }
@@ -180,7 +263,14 @@ final class SessionsFromTheBookTest extends TestCase
         }
         $feet = [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both];
 
-        return PlanEvaluator::evaluate($built, PlanContext::of(array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $feet[$i % 3]), range(1, $players)), [], new ClockRules));
+        return PlanEvaluator::evaluate(
+            $built,
+            PlanContext::of(
+                array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $feet[$i % 3]), range(1, $players)),
+                [],
+                new ClockRules,
+            ),
+        );
     }
 
     /** @return array{string, array<string, mixed>} */

@@ -36,7 +36,15 @@ final class CutsTest extends TestCase
 
     public function test_rests_go_first_then_sets_then_blocks_and_the_warm_up_and_water_stay(): void
     {
-        $plan = self::evaluate([self::taps('a', 3, 30), Block::ofMinutes('w', BlockKind::Water, 2.0), self::taps('b', 4, 30), Block::ofMinutes('t', BlockKind::Talk, 3.0)], 300.0);
+        $plan = self::evaluate(
+            [
+                self::taps('a', 3, 30),
+                Block::ofMinutes('w', BlockKind::Water, 2.0),
+                self::taps('b', 4, 30),
+                Block::ofMinutes('t', BlockKind::Talk, 3.0),
+            ],
+            300.0,
+        );
         $cuts = array_map(fn (Cut $cut): array => [$cut->blockId, $cut->kind], $plan->cuts);
 
         // Two thirds of 30 s are 20: 3 rests of b save 30 s, 2 rests of a 20.
@@ -53,15 +61,36 @@ final class CutsTest extends TestCase
         self::assertNotEmpty($plan->cuts);
         foreach ($plan->cuts as $cut) {
             $dose = $cut->dose;
-            $then = self::evaluate(array_values(array_filter(array_map(fn (Block $block): ?Block => $block->id !== $cut->blockId ? $block : ($dose === null ? null : $block->withDose($dose)), $blocks))), null);
+            $then = self::evaluate(
+                array_values(
+                    array_filter(
+                        array_map(
+                            fn (Block $block): ?Block => $block->id !== $cut->blockId
+                                ? $block
+                                : ($dose === null ? null : $block->withDose($dose)),
+                            $blocks,
+                        ),
+                    ),
+                ),
+                null,
+            );
             self::assertEqualsWithDelta($cut->freedSeconds, $plan->total->meanSeconds - $then->total->meanSeconds, 1e-6, $cut->words);
-            self::assertEqualsWithDelta($cut->touchesLost, $plan->touches['p1']->contacts() - $then->touches['p1']->contacts(), 1e-6, $cut->words);
+            self::assertEqualsWithDelta(
+                $cut->touchesLost,
+                $plan->touches['p1']->contacts() - $then->touches['p1']->contacts(),
+                1e-6,
+                $cut->words,
+            );
         }
     }
 
     public function test_a_cut_that_tips_the_balance_of_the_feet_says_so(): void
     {
-        $one = fn (string $id, string $sides): Block => self::block($id, 'a.sole/back a.in/out', ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => $sides]);
+        $one = fn (string $id, string $sides): Block => self::block(
+            $id,
+            'a.sole/back a.in/out',
+            ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => $sides],
+        );
         $cuts = self::evaluate([self::taps('a', 1, 0), $one('right', 'right'), $one('left', 'left')], 60.0)->cuts;
         $words = array_column(array_map(fn (Cut $cut): array => [$cut->blockId, $cut->words], $cuts), 1, 0);
 
@@ -70,7 +99,16 @@ final class CutsTest extends TestCase
 
     public function test_both_feet_lose_a_set_together(): void
     {
-        $cut = self::evaluate([self::block('a', 'a.sole/back a.in/out', ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 0, 'sides' => 'each'])], 30.0)->cuts[0];
+        $cut = self::evaluate(
+            [
+                self::block(
+                    'a',
+                    'a.sole/back a.in/out',
+                    ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 0, 'sides' => 'each'],
+                ),
+            ],
+            30.0,
+        )->cuts[0];
 
         self::assertSame('One set fewer on each foot of Sole taps', $cut->words);
         self::assertSame(60.0, $cut->freedSeconds);
@@ -79,7 +117,10 @@ final class CutsTest extends TestCase
     public function test_twenty_minutes_of_work_without_water_are_too_long(): void
     {
         $game = fn (string $id, float $minutes): Block => Block::ofMinutes($id, BlockKind::Game, $minutes);
-        $said = fn (array $blocks): array => array_map(fn ($block): array => array_map(fn (Warning $warning): string => $warning->sentence, $block->warnings), self::evaluate($blocks, null)->blocks);
+        $said = fn (array $blocks): array => array_map(
+            fn ($block): array => array_map(fn (Warning $warning): string => $warning->sentence, $block->warnings),
+            self::evaluate($blocks, null)->blocks,
+        );
 
         self::assertSame([[], []], $said([$game('a', 10.0), $game('b', 10.0)]));
         self::assertSame([[], ['21 minutes of work without water by the end of it.']], $said([$game('a', 10.0), $game('b', 11.0)]));
@@ -91,7 +132,17 @@ final class CutsTest extends TestCase
     {
         $headers = fn (int $reps, HeadingLimit $limit): array => array_map(
             fn (Warning $warning): ?string => $warning->cure?->kind,
-            self::evaluate([self::block('h', '*throw -.head^!pass *catch', ['kind' => 'reps', 'reps' => $reps, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'])], null, $limit)->blocks[0]->warnings,
+            self::evaluate(
+                [
+                    self::block(
+                        'h',
+                        '*throw -.head^!pass *catch',
+                        ['kind' => 'reps', 'reps' => $reps, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'],
+                    ),
+                ],
+                null,
+                $limit,
+            )->blocks[0]->warnings,
         );
         $limit = fn (string $age): HeadingLimit => HeadingProfile::TheFa2020->limitFor(AgeGroup::of($age));
 
@@ -108,17 +159,30 @@ final class CutsTest extends TestCase
     /** @param  list<Block>  $blocks */
     private static function evaluate(array $blocks, ?float $slotSeconds, ?HeadingLimit $heading = null): PlanEvaluation
     {
-        return PlanEvaluator::evaluate($blocks, PlanContext::of([new PlanPlayer('p1', StrongFoot::Right)], [], new ClockRules, heading: $heading), $slotSeconds);
+        return PlanEvaluator::evaluate(
+            $blocks,
+            PlanContext::of([new PlanPlayer('p1', StrongFoot::Right)], [], new ClockRules, heading: $heading),
+            $slotSeconds,
+        );
     }
 
     private static function taps(string $id, int $sets, int $rest): Block
     {
-        return self::block($id, 'a.sole/still b.sole/still', ['kind' => 'timed', 'workSeconds' => 30, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'alternating']);
+        return self::block(
+            $id,
+            'a.sole/still b.sole/still',
+            ['kind' => 'timed', 'workSeconds' => 30, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'alternating'],
+        );
     }
 
     private static function other(string $id, int $sets, int $rest): Block
     {
-        return self::block($id, 'a.in b.in', ['kind' => 'timed', 'workSeconds' => 20, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'each'], ['layout' => ['kind' => 'pair', 'distance' => ['value' => 3, 'unit' => 'm']]]);
+        return self::block(
+            $id,
+            'a.in b.in',
+            ['kind' => 'timed', 'workSeconds' => 20, 'sets' => $sets, 'restSeconds' => $rest, 'sides' => 'each'],
+            ['layout' => ['kind' => 'pair', 'distance' => ['value' => 3, 'unit' => 'm']]],
+        );
     }
 
     /**

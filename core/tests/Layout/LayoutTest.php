@@ -47,7 +47,10 @@ final class LayoutTest extends TestCase
 
     public function test_drawn_figure_of_eight_is_as_long_as_its_formula_and_keeps_its_distance(): void
     {
-        $this->forAll(Generators::choose(15, 300), Generators::choose(2, 7))->then(function (int $distanceDecimetres, int $radiusDecimetres): void {
+        $this->forAll(
+            Generators::choose(15, 300),
+            Generators::choose(2, 7),
+        )->then(function (int $distanceDecimetres, int $radiusDecimetres): void {
             $radius = $radiusDecimetres / 10;
             $eight = FigureOfEight::of(Length::ofMetres($distanceDecimetres / 10), Length::ofMetres($radius), true);
             $path = $eight->ballPath();
@@ -109,7 +112,11 @@ final class LayoutTest extends TestCase
             'level nought' => [fn (): Layout => WallLane::of($m(2.0), $m(3.0), $m(2.0), 3, 0)],
             'unknown kind' => [fn (): Layout => LayoutFactory::fromFields(['kind' => 'spiral'])],
             'length without a unit' => [fn (): Layout => LayoutFactory::fromFields(['kind' => 'box', 'width' => 5, 'depth' => 5])],
-            'ten kilometres' => [fn (): Layout => LayoutFactory::fromFields(['kind' => 'box', 'width' => ['value' => 10000, 'unit' => 'm'], 'depth' => ['value' => 5, 'unit' => 'm']])],
+            'ten kilometres' => [
+                fn (): Layout => LayoutFactory::fromFields(
+                    ['kind' => 'box', 'width' => ['value' => 10000, 'unit' => 'm'], 'depth' => ['value' => 5, 'unit' => 'm']],
+                ),
+            ],
         ];
     }
 
@@ -129,9 +136,17 @@ final class LayoutTest extends TestCase
 
     public function test_no_parameter_in_range_gives_a_negative_or_endless_figure(): void
     {
-        $this->forAll(Generators::choose(2, 60), Generators::choose(1, 1200), Generators::choose(20, 140))->then(function (int $markers, int $decimetres, int $angle): void {
+        $this->forAll(
+            Generators::choose(2, 60),
+            Generators::choose(1, 1200),
+            Generators::choose(20, 140),
+        )->then(function (int $markers, int $decimetres, int $angle): void {
             $zigzag = Zigzag::of($markers, Length::ofMetres($decimetres / 10), $angle);
-            foreach ([$zigzag->ballPath()->lengthMetres, $zigzag->footprint()->widthMillimetres, $zigzag->footprint()->depthMillimetres] as $figure) {
+            foreach ([
+                $zigzag->ballPath()->lengthMetres,
+                $zigzag->footprint()->widthMillimetres,
+                $zigzag->footprint()->depthMillimetres,
+            ] as $figure) {
                 self::assertTrue(is_finite($figure) && $figure >= 0);
             }
             $points = array_map(fn ($marker) => $marker->at, $zigzag->markers());

@@ -22,43 +22,140 @@ final class LayoutsTest extends TestCase
 {
     use TestTrait;
 
-    /** @return array<string, array{array<string, mixed>, float|null, float|null, array{int, int}, int}> fields, ball path in metres, own path, footprint in millimetres, markers */
+    /**
+     * @return array<string, array{array<string, mixed>, float|null, float|null, array{int, int}, int}> fields, ball path in metres, own
+     *     path, footprint in millimetres, markers
+     */
     public static function layouts(): array
     {
         $m = fn (float $metres): array => ['value' => $metres, 'unit' => 'm'];
 
         return [
             // Out to a long board and back: twice half of 9.5.
-            'boards' => [['kind' => 'boards', 'width' => $m(12), 'depth' => $m(9.5), 'innerWidth' => $m(4), 'innerDepth' => $m(2.5)], 9.5, null, [12000, 9500], 8],
+            'boards' => [
+                ['kind' => 'boards', 'width' => $m(12), 'depth' => $m(9.5), 'innerWidth' => $m(4), 'innerDepth' => $m(2.5)],
+                9.5,
+                null,
+                [12000, 9500],
+                8,
+            ],
             'box' => [['kind' => 'box', 'width' => $m(5), 'depth' => $m(4)], null, null, [5000, 4000], 4],
             'corridor: to each wall and back' => [['kind' => 'corridor', 'distance' => $m(6)], 12.0, null, [6000, 0], 1],
             // 4 up, 3 away at 90°: 4 across, 3 up.
             'defender' => [['kind' => 'defender', 'approach' => $m(4), 'exit' => $m(3), 'angleDegrees' => 90], 7.0, null, [4000, 3000], 3],
-            'facing lines, two wait behind each' => [['kind' => 'facing-lines', 'distance' => $m(8), 'perLine' => 3], 8.0, 8.0, [12000, 0], 2],
-            'figure of eight' => [['kind' => 'figure-of-eight', 'distance' => $m(2.7432), 'radius' => $m(0.5), 'middleMarker' => true], 8.9967, null, [3743, 1000], 3],
+            'facing lines, two wait behind each' => [
+                ['kind' => 'facing-lines', 'distance' => $m(8), 'perLine' => 3],
+                8.0,
+                8.0,
+                [12000, 0],
+                2,
+            ],
+            'figure of eight' => [
+                ['kind' => 'figure-of-eight', 'distance' => $m(2.7432), 'radius' => $m(0.5), 'middleMarker' => true],
+                8.9967,
+                null,
+                [3743, 1000],
+                3,
+            ],
             'gates' => [['kind' => 'gates', 'gateWidth' => $m(1), 'distance' => $m(9)], 9.0, null, [9000, 1000], 4],
             // Common practice, no source: a lane of 10 yards.
-            'lane of ten yards' => [['kind' => 'lane', 'width' => $m(2), 'length' => ['value' => 10, 'unit' => 'yd']], 9.144, null, [9144, 2000], 4],
+            'lane of ten yards' => [
+                ['kind' => 'lane', 'width' => $m(2), 'length' => ['value' => 10, 'unit' => 'yd']],
+                9.144,
+                null,
+                [9144, 2000],
+                4,
+            ],
             'line' => [['kind' => 'line', 'markers' => 6, 'spacing' => $m(1.5)], 7.5, null, [7500, 0], 6],
             // Common practice, no source: a pull-back pair 2 yards apart.
             'pair' => [['kind' => 'pair', 'distance' => ['value' => 2, 'unit' => 'yd']], 1.8288, null, [1829, 0], 2],
-            'passing rectangle, round' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 0, 'clockwise' => 0, 'perCorner' => 1, 'balls' => 1], 28.0, 8.0, [8000, 6000], 4],
+            'passing rectangle, round' => [
+                [
+                    'kind' => 'passing-rectangle',
+                    'width' => $m(8),
+                    'depth' => $m(6),
+                    'order' => 0,
+                    'clockwise' => 0,
+                    'perCorner' => 1,
+                    'balls' => 1,
+                ],
+                28.0,
+                8.0,
+                [8000, 6000],
+                4,
+            ],
             // 8 straight, 10 diagonal (6-8-10), 8 straight, 10 diagonal.
-            'passing rectangle, straight and diagonal' => [['kind' => 'passing-rectangle', 'width' => $m(8), 'depth' => $m(6), 'order' => 1, 'clockwise' => 1, 'perCorner' => 2, 'balls' => 2], 36.0, 10.0, [8000, 6000], 4],
+            'passing rectangle, straight and diagonal' => [
+                [
+                    'kind' => 'passing-rectangle',
+                    'width' => $m(8),
+                    'depth' => $m(6),
+                    'order' => 1,
+                    'clockwise' => 1,
+                    'perCorner' => 2,
+                    'balls' => 2,
+                ],
+                36.0,
+                10.0,
+                [8000, 6000],
+                4,
+            ],
             // Two legs of 10 (6-8-10), a shot of 12; back two spacings of 8.
-            'pattern to goal' => [['kind' => 'pattern-to-goal', 'passers' => 3, 'spacing' => $m(8), 'offset' => $m(6), 'shot' => $m(12)], 32.0, 16.0, [8000, 28000], 3],
+            'pattern to goal' => [
+                ['kind' => 'pattern-to-goal', 'passers' => 3, 'spacing' => $m(8), 'offset' => $m(6), 'shot' => $m(12)],
+                32.0,
+                16.0,
+                [8000, 28000],
+                3,
+            ],
             // From the middle of 4 × 4 to a corner: √8, twice.
             'reaction square' => [['kind' => 'reaction-square', 'side' => $m(4)], 5.656854, null, [4000, 4000], 4],
             'reference marker' => [['kind' => 'reference', 'reach' => $m(1), 'serverMetres' => 5], 4.0, null, [2000, 5500], 1],
-            'scatter' => [['kind' => 'scatter', 'markers' => 10, 'width' => $m(9), 'depth' => $m(9), 'seed' => 7], null, null, [9000, 9000], 10],
+            'scatter' => [
+                ['kind' => 'scatter', 'markers' => 10, 'width' => $m(9), 'depth' => $m(9), 'seed' => 7],
+                null,
+                null,
+                [9000, 9000],
+                10,
+            ],
             // Six balls a metre apart, outside in: 5 + 4 + 3 + 2 + 1. From 2.5 m off the middle, 6 m away: √42.25.
-            'shooting line' => [['kind' => 'shooting-line', 'ballCount' => 6, 'spacing' => $m(1), 'distance' => $m(6), 'goalWidth' => $m(4)], 6.5, 15.0, [5000, 6000], 2],
-            'small field with two goals an end' => [['kind' => 'small-field', 'width' => $m(20), 'depth' => $m(15), 'goalWidth' => $m(2), 'goalsPerEnd' => 2], null, null, [20000, 15000], 12],
+            'shooting line' => [
+                ['kind' => 'shooting-line', 'ballCount' => 6, 'spacing' => $m(1), 'distance' => $m(6), 'goalWidth' => $m(4)],
+                6.5,
+                15.0,
+                [5000, 6000],
+                2,
+            ],
+            'small field with two goals an end' => [
+                ['kind' => 'small-field', 'width' => $m(20), 'depth' => $m(15), 'goalWidth' => $m(2), 'goalsPerEnd' => 2],
+                null,
+                null,
+                [20000, 15000],
+                12,
+            ],
             // Half of 60° to the side: 10 · sin 30° = 5 each way.
-            'targets' => [['kind' => 'targets', 'targets' => 3, 'distance' => $m(10), 'spreadDegrees' => 60, 'balls' => 6], 10.0, null, [10000, 10000], 3],
-            'wall lane' => [['kind' => 'wall-lane', 'width' => $m(2), 'nearest' => $m(3), 'step' => $m(2), 'levels' => 3, 'level' => 2], 10.0, null, [2000, 7000], 6],
+            'targets' => [
+                ['kind' => 'targets', 'targets' => 3, 'distance' => $m(10), 'spreadDegrees' => 60, 'balls' => 6],
+                10.0,
+                null,
+                [10000, 10000],
+                3,
+            ],
+            'wall lane' => [
+                ['kind' => 'wall-lane', 'width' => $m(2), 'nearest' => $m(3), 'step' => $m(2), 'levels' => 3, 'level' => 2],
+                10.0,
+                null,
+                [2000, 7000],
+                6,
+            ],
             // 5 to the wall, 5 back, 4 to the line behind.
-            'wall and a turn line' => [['kind' => 'wall-turn', 'width' => $m(2), 'wall' => $m(5), 'turnLine' => $m(4)], 14.0, null, [2000, 9000], 4],
+            'wall and a turn line' => [
+                ['kind' => 'wall-turn', 'width' => $m(2), 'wall' => $m(5), 'turnLine' => $m(4)],
+                14.0,
+                null,
+                [2000, 9000],
+                4,
+            ],
             'zigzag' => [['kind' => 'zigzag', 'markers' => 5, 'spacing' => $m(4), 'angleDegrees' => 60], 16.0, null, [13856, 2000], 5],
         ];
     }
@@ -68,8 +165,13 @@ final class LayoutsTest extends TestCase
      * @param  array{int, int}  $footprint
      */
     #[DataProvider('layouts')]
-    public function test_path_footprint_and_markers_are_what_hand_work_gives(array $fields, ?float $ball, ?float $own, array $footprint, int $markers): void
-    {
+    public function test_path_footprint_and_markers_are_what_hand_work_gives(
+        array $fields,
+        ?float $ball,
+        ?float $own,
+        array $footprint,
+        int $markers,
+    ): void {
         $layout = LayoutFactory::fromFields($fields);
 
         self::assertEqualsWithDelta($ball, $layout->ballPath()?->lengthMetres, 5e-5);
@@ -96,7 +198,13 @@ final class LayoutsTest extends TestCase
     public function test_parameters_name_a_layout_whatever_the_unit(array $fields, ?float $ball, ?float $own): void
     {
         $layout = LayoutFactory::fromFields($fields);
-        $inFeet = array_map(fn (mixed $value): mixed => is_array($value) && $value['unit'] === 'm' ? ['value' => $value['value'] / 0.3048, 'unit' => 'ft'] : $value, $fields);
+        $inFeet = array_map(
+            fn (mixed $value): mixed => is_array($value) && $value['unit'] === 'm' ? [
+                'value' => $value['value'] / 0.3048,
+                'unit' => 'ft',
+            ] : $value,
+            $fields,
+        );
 
         self::assertSame($layout->parameters(), LayoutFactory::fromFields($inFeet)->parameters());
     }
@@ -119,20 +227,33 @@ final class LayoutsTest extends TestCase
         }
         $spread = fn (array $values): float => $values === [] ? 0.0 : max($values) - min($values);
         $points = [...array_map(fn ($marker) => $marker->at, $layout->markers()), ...($layout->ballPath()->points ?? [])];
-        self::assertLessThanOrEqual($layout->footprint()->widthMillimetres + 1, 1000 * $spread(array_map(fn ($point): float => $point->xMetres, $points)));
-        self::assertLessThanOrEqual($layout->footprint()->depthMillimetres + 1, 1000 * $spread(array_map(fn ($point): float => $point->yMetres, $points)));
+        self::assertLessThanOrEqual(
+            $layout->footprint()->widthMillimetres + 1,
+            1000 * $spread(array_map(fn ($point): float => $point->xMetres, $points)),
+        );
+        self::assertLessThanOrEqual(
+            $layout->footprint()->depthMillimetres + 1,
+            1000 * $spread(array_map(fn ($point): float => $point->yMetres, $points)),
+        );
     }
 
     public function test_no_parameter_in_range_gives_a_negative_or_endless_figure(): void
     {
-        $this->forAll(Generators::elements(array_keys(LayoutFactory::KINDS)), Generators::choose(1, 1200), Generators::choose(1, 1200), Generators::choose(0, 90))->then(function (string $kind, int $a, int $b, int $number): void {
+        $this->forAll(
+            Generators::elements(array_keys(LayoutFactory::KINDS)),
+            Generators::choose(1, 1200),
+            Generators::choose(1, 1200),
+            Generators::choose(0, 90),
+        )->then(function (string $kind, int $a, int $b, int $number): void {
             $length = fn (int $decimetres): array => ['value' => $decimetres / 10, 'unit' => 'm'];
             $fields = ['kind' => $kind];
             foreach (self::layouts() as [$example]) {
                 if ($example['kind'] === $kind) {
                     $lengths = [$length($a), $length($b), $length($a), $length($b)];
                     foreach ($example as $name => $value) {
-                        $fields[$name] = is_array($value) ? array_shift($lengths) : (is_int($value) && $value > 1 ? 1 + $number % 5 : $value);
+                        $fields[$name] = is_array($value)
+                            ? array_shift($lengths)
+                            : (is_int($value) && $value > 1 ? 1 + $number % 5 : $value);
                     }
                 }
             }
@@ -141,7 +262,12 @@ final class LayoutsTest extends TestCase
             } catch (InvalidLayout) {
                 return;
             }
-            foreach ([$layout->ballPath()->lengthMetres ?? 0.0, $layout->runPath()->lengthMetres ?? 0.0, $layout->footprint()->widthMillimetres, $layout->footprint()->depthMillimetres] as $figure) {
+            foreach ([
+                $layout->ballPath()->lengthMetres ?? 0.0,
+                $layout->runPath()->lengthMetres ?? 0.0,
+                $layout->footprint()->widthMillimetres,
+                $layout->footprint()->depthMillimetres,
+            ] as $figure) {
                 self::assertTrue(is_finite($figure) && $figure >= 0);
             }
         });
@@ -154,7 +280,12 @@ final class LayoutsTest extends TestCase
             self::assertEquals($strewn($seed)->markers(), $strewn($seed)->markers());
             self::assertNotEquals($strewn($seed)->markers(), $strewn($seed + 1)->markers());
             foreach ($strewn($seed)->markers() as $i => $marker) {
-                self::assertTrue($marker->at->xMetres > 0 && $marker->at->xMetres < 10 && $marker->at->yMetres > 0 && $marker->at->yMetres < 8);
+                self::assertTrue(
+                    $marker->at->xMetres > 0
+                    && $marker->at->xMetres < 10
+                    && $marker->at->yMetres > 0
+                    && $marker->at->yMetres < 8
+                );
                 foreach (array_slice($strewn($seed)->markers(), $i + 1) as $other) {
                     self::assertGreaterThan(0.05, $marker->at->distanceMetres($other->at));
                 }

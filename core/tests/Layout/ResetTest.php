@@ -44,7 +44,13 @@ final class ResetTest extends TestCase
 
     public function test_as_many_fit_as_counting_them_one_by_one_gives(): void
     {
-        $this->forAll(Generators::choose(1, 60), Generators::choose(1, 60), Generators::choose(1, 20), Generators::choose(1, 20), Generators::choose(0, 5))->then(function (int ...$metres): void {
+        $this->forAll(
+            Generators::choose(1, 60),
+            Generators::choose(1, 60),
+            Generators::choose(1, 20),
+            Generators::choose(1, 20),
+            Generators::choose(0, 5),
+        )->then(function (int ...$metres): void {
             [$areaWidth, $areaDepth, $width, $depth, $gap] = $metres;
             $count = function (int $room, int $each) use ($gap): int {
                 for ($fits = 0, $end = $each; $end <= $room; $end += $each + $gap) {
@@ -104,7 +110,13 @@ final class ResetTest extends TestCase
     public function test_as_few_as_trying_every_turn_anchor_and_pairing_gives(): void
     {
         $markers = Generators::map(
-            fn (array $numbers): array => array_map(fn (int $number): Marker => $number % 3 === 0 ? Marker::blue($number % 4 + 0.03 * ($number % 2), intdiv($number, 4) % 4) : Marker::white($number % 4, intdiv($number, 4) % 4 + 0.03 * ($number % 2)), array_values(array_unique($numbers))),
+            fn (array $numbers): array => array_map(
+                fn (int $number): Marker => $number % 3 === 0 ? Marker::blue(
+                    $number % 4 + 0.03 * ($number % 2),
+                    intdiv($number, 4) % 4,
+                ) : Marker::white($number % 4, intdiv($number, 4) % 4 + 0.03 * ($number % 2)),
+                array_values(array_unique($numbers)),
+            ),
             Generators::seq(Generators::choose(0, 15)),
         );
         $this->limitTo(150)->forAll($markers, $markers)->then(function (array $before, array $after): void {
@@ -131,7 +143,14 @@ final class ResetTest extends TestCase
      */
     private static function shifted(array $markers, float $x, float $y): array
     {
-        return array_map(fn (Marker $marker): Marker => new Marker(new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y), $marker->colour, $marker->shape), $markers);
+        return array_map(
+            fn (Marker $marker): Marker => new Marker(
+                new Point($marker->at->xMetres + $x, $marker->at->yMetres + $y),
+                $marker->colour,
+                $marker->shape,
+            ),
+            $markers,
+        );
     }
 
     /**
@@ -142,11 +161,25 @@ final class ResetTest extends TestCase
     {
         $most = 0;
         foreach ([[1, 0], [0, 1], [-1, 0], [0, -1]] as [$cos, $sin]) {
-            $turned = array_map(fn (Marker $marker): Marker => new Marker(new Point($cos * $marker->at->xMetres - $sin * $marker->at->yMetres, $sin * $marker->at->xMetres + $cos * $marker->at->yMetres), $marker->colour, $marker->shape), $after);
+            $turned = array_map(
+                fn (Marker $marker): Marker => new Marker(
+                    new Point(
+                        $cos * $marker->at->xMetres - $sin * $marker->at->yMetres,
+                        $sin * $marker->at->xMetres + $cos * $marker->at->yMetres,
+                    ),
+                    $marker->colour,
+                    $marker->shape,
+                ),
+                $after,
+            );
             foreach ($before as $there) {
                 foreach ($turned as $wanted) {
                     if ($there->colour === $wanted->colour) {
-                        $laid = self::shifted($turned, $there->at->xMetres - $wanted->at->xMetres, $there->at->yMetres - $wanted->at->yMetres);
+                        $laid = self::shifted(
+                            $turned,
+                            $there->at->xMetres - $wanted->at->xMetres,
+                            $there->at->yMetres - $wanted->at->yMetres,
+                        );
                         $most = max($most, self::mostPairs($before, $laid));
                     }
                 }
@@ -170,7 +203,10 @@ final class ResetTest extends TestCase
         $first = array_shift($before);
         $most = self::mostPairs($before, $laid);
         foreach ($laid as $i => $wanted) {
-            if ($wanted->colour === $first->colour && hypot($first->at->xMetres - $wanted->at->xMetres, $first->at->yMetres - $wanted->at->yMetres) <= 0.05 + 1e-9) {
+            if (
+                $wanted->colour === $first->colour
+                && hypot($first->at->xMetres - $wanted->at->xMetres, $first->at->yMetres - $wanted->at->yMetres) <= 0.05 + 1e-9
+            ) {
                 $most = max($most, 1 + self::mostPairs($before, array_values(array_diff_key($laid, [$i => true]))));
             }
         }

@@ -21,7 +21,9 @@ final class WalkTest extends TestCase
 
     public function test_a_dribbled_ball_takes_the_worker_along_and_a_passed_one_does_not(): void
     {
-        $lane = LayoutFactory::fromFields(['kind' => 'lane', 'width' => ['value' => 2, 'unit' => 'm'], 'length' => ['value' => 9, 'unit' => 'm']]);
+        $lane = LayoutFactory::fromFields(
+            ['kind' => 'lane', 'width' => ['value' => 2, 'unit' => 'm'], 'length' => ['value' => 9, 'unit' => 'm']],
+        );
         $dribbled = Walk::of($lane, Script::fromText('(a.lace/fwd)x+'), 4.5);
         $passed = Walk::of($lane, Script::fromText('a.in!pass'), 4.5);
 
@@ -38,7 +40,15 @@ final class WalkTest extends TestCase
         $walk = Walk::of($lines, Script::fromText('a.in!first b.in!pass'), 4.0);
 
         self::assertSame([4.0, 4.0], [$walk?->ball[1]['seconds'], $walk?->worker[1]['seconds']]);
-        self::assertNull(Walk::of(LayoutFactory::fromFields(['kind' => 'box', 'width' => ['value' => 2, 'unit' => 'm'], 'depth' => ['value' => 2, 'unit' => 'm']]), Script::fromText('a.in'), 1.0));
+        self::assertNull(
+            Walk::of(
+                LayoutFactory::fromFields(
+                    ['kind' => 'box', 'width' => ['value' => 2, 'unit' => 'm'], 'depth' => ['value' => 2, 'unit' => 'm']],
+                ),
+                Script::fromText('a.in'),
+                1.0,
+            ),
+        );
     }
 
     public function test_time_never_runs_back_in_any_drill_of_the_book(): void
@@ -57,29 +67,42 @@ final class WalkTest extends TestCase
 
     public function test_no_parameter_in_range_yields_a_negative_or_non_finite_figure(): void
     {
-        $this->limitTo(400)->forAll(Generators::elements(array_keys(LayoutFactory::KINDS)), Generators::seq(Generators::choose(0, 1000000)))->then(function (string $kind, array $draws): void {
-            $draws = array_values($draws);
-            $fields = ['kind' => $kind];
-            foreach (LayoutParameters::of($kind) as $i => $parameter) {
-                $fields[$parameter->name] = self::drawn($parameter, (int) ($draws[$i] ?? 500000));
-            }
-            self::assertSame([], LayoutParameters::faults($fields));
-            try {
-                $layout = LayoutFactory::fromFields($fields);
-            } catch (CoreException $refused) {
-                // What contradicts itself (a goal wider than its field) is refused with a sentence.
-                self::assertStringEndsWith('.', $refused->getMessage());
+        $this->limitTo(400)
+            ->forAll(Generators::elements(array_keys(LayoutFactory::KINDS)), Generators::seq(Generators::choose(0, 1000000)))
+            ->then(function (string $kind, array $draws): void {
+                $draws = array_values($draws);
+                $fields = ['kind' => $kind];
+                foreach (LayoutParameters::of($kind) as $i => $parameter) {
+                    $fields[$parameter->name] = self::drawn($parameter, (int) ($draws[$i] ?? 500000));
+                }
+                self::assertSame([], LayoutParameters::faults($fields));
+                try {
+                    $layout = LayoutFactory::fromFields($fields);
+                } catch (CoreException $refused) {
+                    // What contradicts itself (a goal wider than its field) is refused with a sentence.
+                    self::assertStringEndsWith('.', $refused->getMessage());
 
-                return;
-            }
-            $figures = [$layout->ballPath()->lengthMetres ?? 0.0, $layout->runPath()->lengthMetres ?? 0.0, (float) $layout->footprint()->widthMillimetres, (float) $layout->footprint()->depthMillimetres, (float) $layout->timesAlongPath(), Walk::of($layout, Script::fromText('a.in'), 1.0)->seconds ?? 0.0];
-            foreach ($figures as $figure) {
-                self::assertTrue(is_finite($figure) && $figure >= 0.0, json_encode($fields) ?: '');
-            }
-            foreach ([...array_map(fn ($marker) => $marker->at, $layout->markers()), ...$layout->balls(), ...($layout->ballPath()->points ?? [])] as $point) {
-                self::assertTrue(is_finite($point->xMetres) && is_finite($point->yMetres));
-            }
-        });
+                    return;
+                }
+                $figures = [
+                    $layout->ballPath()->lengthMetres ?? 0.0,
+                    $layout->runPath()->lengthMetres ?? 0.0,
+                    (float) $layout->footprint()->widthMillimetres,
+                    (float) $layout->footprint()->depthMillimetres,
+                    (float) $layout->timesAlongPath(),
+                    Walk::of($layout, Script::fromText('a.in'), 1.0)->seconds ?? 0.0,
+                ];
+                foreach ($figures as $figure) {
+                    self::assertTrue(is_finite($figure) && $figure >= 0.0, json_encode($fields) ?: '');
+                }
+                foreach ([
+                    ...array_map(fn ($marker) => $marker->at, $layout->markers()),
+                    ...$layout->balls(),
+                    ...($layout->ballPath()->points ?? []),
+                ] as $point) {
+                    self::assertTrue(is_finite($point->xMetres) && is_finite($point->yMetres));
+                }
+            });
     }
 
     public function test_every_kind_names_its_parameters_and_each_is_needed(): void
@@ -87,7 +110,10 @@ final class WalkTest extends TestCase
         self::assertSame(array_keys(LayoutFactory::KINDS), array_keys(LayoutParameters::all()));
         foreach (LayoutParameters::all() as $kind => $parameters) {
             $needed = array_values(array_filter($parameters, fn (LayoutParameter $one): bool => $one->type !== 'flag'));
-            self::assertSame(array_map(fn (LayoutParameter $one): string => $one->name, $needed), array_keys(LayoutParameters::faults(['kind' => $kind])));
+            self::assertSame(
+                array_map(fn (LayoutParameter $one): string => $one->name, $needed),
+                array_keys(LayoutParameters::faults(['kind' => $kind])),
+            );
         }
         self::assertSame(['kind'], array_keys(LayoutParameters::faults(['kind' => 'pitch'])));
     }

@@ -69,7 +69,10 @@ final class MoveTest extends TestCase
     {
         $search = BookSearch::ofMoves(self::book());
         $words = ['sole', 'roll', 'turn', 'in', 'behind', 'foot', 'quarter', 'x'];
-        $this->forAll(Generators::elements($words), Generators::elements($words))->then(function (string $one, string $two) use ($search): void {
+        $this->forAll(
+            Generators::elements($words),
+            Generators::elements($words),
+        )->then(function (string $one, string $two) use ($search): void {
             self::assertSame([], array_diff($search->find("{$one} {$two}"), $search->find($one)));
         });
     }
@@ -86,10 +89,19 @@ final class MoveTest extends TestCase
     public static function wrongBooks(): array
     {
         return [
-            'one script twice' => [['inside-taps' => ['script' => 'a.sole/still   b.sole/still']], 'Move inside-taps: its script is also that of sole-taps.'],
+            'one script twice' => [
+                ['inside-taps' => ['script' => 'a.sole/still   b.sole/still']],
+                'Move inside-taps: its script is also that of sole-taps.',
+            ],
             'one name twice' => [['inside-taps' => ['name' => 'SOLE TAPS']], 'Move inside-taps: its name is also that of sole-taps.'],
-            'a neighbour that is not there' => [['inside-taps' => ['harder' => ['nowhere']]], 'Move inside-taps: "harder" names nowhere, which is not in the book.'],
-            'a ring' => [['sole-taps' => ['needs' => ['sole-rolls']]], 'These need each other in a ring: sole-taps, sole-rolls, sole-taps.'],
+            'a neighbour that is not there' => [
+                ['inside-taps' => ['harder' => ['nowhere']]],
+                'Move inside-taps: "harder" names nowhere, which is not in the book.',
+            ],
+            'a ring' => [
+                ['sole-taps' => ['needs' => ['sole-rolls']]],
+                'These need each other in a ring: sole-taps, sole-rolls, sole-taps.',
+            ],
         ];
     }
 
@@ -128,17 +140,25 @@ final class MoveTest extends TestCase
     {
         $steps = StepStrip::of(Script::fromText('a.sole/back >a180 b.lace/fwd'), Foot::Left);
 
-        self::assertSame(['left sole, back', 'half a turn to the left', 'right laces, forward'], array_map(fn (Step $step): string => $step->words, $steps));
+        self::assertSame(
+            ['left sole, back', 'half a turn to the left', 'right laces, forward'],
+            array_map(fn (Step $step): string => $step->words, $steps),
+        );
         self::assertSame([Foot::Right, null, Foot::Left], array_map(fn (Step $step): ?Foot => $step->standing, $steps));
         self::assertSame([0, 180, 180], array_map(fn (Step $step): int => $step->headingDegrees, $steps));
     }
 
     public function test_groups_say_how_often_and_air_and_purpose_are_said(): void
     {
-        $words = fn (string $script): array => array_map(fn (Step $step): string => trim("{$step->words} ({$step->times})"), StepStrip::of(Script::fromText($script), Foot::Right));
+        $words = fn (string $script): array => array_map(
+            fn (Step $step): string => trim("{$step->words} ({$step->times})",
+            ), StepStrip::of(Script::fromText($script), Foot::Right));
 
         self::assertSame(['right outside, forward (as often as it goes)'], $words('(a.out/fwd)x+'));
-        self::assertSame(['throw ()', 'right thigh, in the air, first touch ()', 'right plant ()', 'right inside, in the air, pass ()', 'catch ()'], $words('*throw a.thigh^!first a*plant a.in^!pass *catch'));
+        self::assertSame(
+            ['throw ()', 'right thigh, in the air, first touch ()', 'right plant ()', 'right inside, in the air, pass ()', 'catch ()'],
+            $words('*throw a.thigh^!first a*plant a.in^!pass *catch'),
+        );
         self::assertSame(['left steps over the ball ()', 'chest, in the air, first touch ()'], $words('b~step-over -.chest^!first'));
     }
 
@@ -149,7 +169,11 @@ final class MoveTest extends TestCase
             $left = StepStrip::of($move->script, Foot::Left);
             self::assertCount(count($right), $left);
             $swap = fn (string $words): string => strtr($words, ['right' => 'left', 'left' => 'right']);
-            self::assertSame(array_map(fn (Step $step): string => $step->words, $left), array_map(fn (Step $step): string => $swap($step->words), $right), $move->slug);
+            self::assertSame(
+                array_map(fn (Step $step): string => $step->words, $left),
+                array_map(fn (Step $step): string => $swap($step->words), $right),
+                $move->slug,
+            );
         }
     }
 

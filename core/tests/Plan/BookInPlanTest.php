@@ -46,13 +46,24 @@ final class BookInPlanTest extends TestCase
     public static function setUpBeforeClass(): void
     {
         foreach (glob(dirname(__DIR__, 3).'/book/drills/*.json') ?: [] as $file) {
-            array_push(self::$book, ...array_map(DrillFactory::fromFields(...), json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR)['drills']));
+            array_push(
+                self::$book,
+                ...array_map(
+                    DrillFactory::fromFields(...),
+                    json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR)['drills'],
+                ),
+            );
         }
     }
 
     public function test_parts_add_up_and_everybody_works_as_often_as_anybody(): void
     {
-        $this->limitTo(300)->forAll(Generators::choose(0, count(self::$book) - 1), Generators::choose(0, count(self::DOSES) - 1), Generators::elements(['each', 'alternating', 'both', 'weaker']), Generators::choose(1, 20))
+        $this->limitTo(300)->forAll(
+            Generators::choose(0, count(self::$book) - 1),
+            Generators::choose(0, count(self::DOSES) - 1),
+            Generators::elements(['each', 'alternating', 'both', 'weaker']),
+            Generators::choose(1, 20),
+        )
             ->then(function (int $drill, int $dose, string $sides, int $players): void {
                 $block = self::evaluate([[self::$book[$drill], self::DOSES[$dose] + ['sides' => $sides]]], $players)->blocks[0];
 
@@ -60,7 +71,15 @@ final class BookInPlanTest extends TestCase
                 $seconds = array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $block->segments));
                 self::assertEqualsWithDelta($block->meanSeconds(), $seconds, 1e-6 + 0.001 * $seconds);
                 self::assertNotEmpty($block->how);
-                $works = array_count_values(array_merge([], ...array_map(fn (Segment $segment): array => $segment->kind === SegmentKind::Work ? $segment->working : [], $block->segments)));
+                $works = array_count_values(
+                    array_merge(
+                        [],
+                        ...array_map(
+                            fn (Segment $segment): array => $segment->kind === SegmentKind::Work ? $segment->working : [],
+                            $block->segments,
+                        ),
+                    ),
+                );
                 self::assertCount($players, $works);
                 self::assertCount(1, array_unique($works));
                 self::assertCount($players, $block->touches);
@@ -72,25 +91,58 @@ final class BookInPlanTest extends TestCase
 
     public function test_the_clock_of_a_plan_is_the_clock_of_its_blocks_and_the_finish_lies_in_order(): void
     {
-        $this->limitTo(60)->forAll(Generators::seq(Generators::choose(0, count(self::$book) - 1)), Generators::choose(1, 20))->then(function (array $drills, int $players): void {
-            $blocks = array_map(fn (int $drill): array => [self::$book[$drill], self::$book[$drill]->dose?->fields() ?? self::DOSES[0] + ['sides' => 'each']], array_slice(array_values($drills), 0, 10));
-            $plan = self::evaluate($blocks, $players);
+        $this->limitTo(60)
+            ->forAll(Generators::seq(Generators::choose(0, count(self::$book) - 1)), Generators::choose(1, 20))
+            ->then(function (array $drills, int $players): void {
+                $blocks = array_map(
+                    fn (int $drill): array => [
+                        self::$book[$drill],
+                        self::$book[$drill]->dose?->fields() ?? self::DOSES[0] + ['sides' => 'each'],
+                    ],
+                    array_slice(array_values($drills), 0, 10),
+                );
+                $plan = self::evaluate($blocks, $players);
 
-            self::assertEqualsWithDelta(array_sum(array_map(fn (BlockEvaluation $block): float => $block->meanSeconds(), $plan->blocks)), $plan->total->meanSeconds, 1e-6);
-            self::assertLessThanOrEqual($plan->finish->secondsReachedBy(0.8) + 1e-9, $plan->finish->secondsReachedBy(0.5));
-            foreach ($plan->touches as $id => $tally) {
-                $sum = array_reduce($plan->blocks, fn (Tally $sum, BlockEvaluation $block): Tally => $sum->plus($block->touches[$id]), Tally::zero());
-                self::assertEqualsWithDelta($sum->contacts(), $tally->contacts(), 1e-6);
-            }
-        });
+                self::assertEqualsWithDelta(
+                    array_sum(array_map(fn (BlockEvaluation $block): float => $block->meanSeconds(), $plan->blocks)),
+                    $plan->total->meanSeconds,
+                    1e-6,
+                );
+                self::assertLessThanOrEqual($plan->finish->secondsReachedBy(0.8) + 1e-9, $plan->finish->secondsReachedBy(0.5));
+                foreach ($plan->touches as $id => $tally) {
+                    $sum = array_reduce(
+                        $plan->blocks,
+                        fn (Tally $sum, BlockEvaluation $block): Tally => $sum->plus($block->touches[$id]),
+                        Tally::zero(),
+                    );
+                    self::assertEqualsWithDelta($sum->contacts(), $tally->contacts(), 1e-6);
+                }
+            });
     }
 
     /** @param  list<array{Drill, array<string, mixed>}>  $blocks drill and dose */
     private static function evaluate(array $blocks, int $players): PlanEvaluation
     {
         return PlanEvaluator::evaluate(
-            array_map(fn (array $of, int $i): Block => Block::ofDrill("b{$i}", $of[0], ($of[1]['kind'] ?? '') === 'circuit' ? $of[0]->doseFrom($of[1]) : DoseFactory::fromFields($of[1]), Tempo::Steady, null), $blocks, array_keys($blocks)),
-            PlanContext::of(array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]), range(1, $players)), [], new ClockRules),
+            array_map(
+                fn (array $of, int $i): Block => Block::ofDrill(
+                    "b{$i}",
+                    $of[0],
+                    ($of[1]['kind'] ?? '') === 'circuit' ? $of[0]->doseFrom($of[1]) : DoseFactory::fromFields($of[1]),
+                    Tempo::Steady,
+                    null,
+                ),
+                $blocks,
+                array_keys($blocks),
+            ),
+            PlanContext::of(
+                array_map(
+                    fn (int $i): PlanPlayer => new PlanPlayer((string) $i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]),
+                    range(1, $players),
+                ),
+                [],
+                new ClockRules,
+            ),
         );
     }
 }

@@ -37,29 +37,51 @@ final class GoldenSessionsTest extends TestCase
     {
         $feet = [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both];
         $players = array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $feet[$i % 3]), range(1, $case['players']));
-        $evaluation = PlanEvaluator::evaluate(array_map(self::block(...), $case['blocks'], array_keys($case['blocks'])), PlanContext::of($players, [], new ClockRules, helpers: $case['helpers']));
+        $evaluation = PlanEvaluator::evaluate(
+            array_map(self::block(...), $case['blocks'], array_keys($case['blocks'])),
+            PlanContext::of($players, [], new ClockRules, helpers: $case['helpers']),
+        );
 
         foreach ($case['expected'] as $i => $expected) {
             $block = $evaluation->blocks[$i];
             $name = $case['blocks'][$i]['drill'] ?? 'minutes';
             self::assertSame([$expected['stations'], $expected['turns']], [$block->stations, $block->turns], $name);
             foreach (['explain', 'work', 'changeOver', 'write', 'other'] as $part) {
-                self::assertEqualsWithDelta($expected[$part], $block->partSeconds[$part] ?? 0.0, 0.001 * max(1.0, (float) $expected[$part]), "{$name}: {$part}");
+                self::assertEqualsWithDelta(
+                    $expected[$part],
+                    $block->partSeconds[$part] ?? 0.0,
+                    0.001 * max(1.0, (float) $expected[$part]),
+                    "{$name}: {$part}",
+                );
             }
             if ($expected['touches'] !== null) {
-                $mean = fn (FootMark $foot): float => array_sum(array_map(fn (Tally $tally): float => $tally->contactsOf($foot), $block->touches)) / count($block->touches);
-                self::assertEqualsWithDelta([$expected['touches']['left'], $expected['touches']['right']], [$mean(FootMark::Left), $mean(FootMark::Right)], 0.001, "{$name}: touches");
+                $mean = fn (FootMark $foot): float => array_sum(
+                    array_map(fn (Tally $tally): float => $tally->contactsOf($foot), $block->touches),
+                ) / count($block->touches);
+                self::assertEqualsWithDelta(
+                    [$expected['touches']['left'], $expected['touches']['right']],
+                    [$mean(FootMark::Left), $mean(FootMark::Right)],
+                    0.001,
+                    "{$name}: touches",
+                );
             }
         }
         $setUp = array_sum(array_map(fn ($block): float => $block->partSeconds['setUp'] ?? 0.0, $evaluation->blocks));
-        self::assertEqualsWithDelta($case['secondsWithoutSetUp'], $evaluation->total->meanSeconds - $setUp, 0.001 * $case['secondsWithoutSetUp']);
+        self::assertEqualsWithDelta(
+            $case['secondsWithoutSetUp'],
+            $evaluation->total->meanSeconds - $setUp,
+            0.001 * $case['secondsWithoutSetUp'],
+        );
     }
 
     public function test_there_are_ten_sessions_and_every_size_is_among_them(): void
     {
         $cases = array_map(fn (array $case): array => $case[0], iterator_to_array(self::cases()));
 
-        self::assertCount(10, array_unique(array_map(fn (array $case): string => explode(', ', $case['name'])[0].count($case['blocks']), $cases)));
+        self::assertCount(
+            10,
+            array_unique(array_map(fn (array $case): string => explode(', ', $case['name'])[0].count($case['blocks']), $cases)),
+        );
         self::assertEqualsCanonicalizing([1, 2, 9, 14], array_values(array_unique(array_column($cases, 'players'))));
     }
 
@@ -71,8 +93,17 @@ final class GoldenSessionsTest extends TestCase
                 return Block::ofMinutes("b{$i}", $is, (float) $fields[$kind]);
             }
         }
-        $drill = DrillFactory::fromFields(array_values(array_filter(BookTest::fields(), fn (array $one): bool => $one['slug'] === $fields['drill']))[0]);
+        $drill = DrillFactory::fromFields(
+            array_values(array_filter(BookTest::fields(), fn (array $one): bool => $one['slug'] === $fields['drill']))[0],
+        );
 
-        return Block::ofDrill("b{$i}", $drill, $drill->doseFrom($fields['dose'] ?? null), Tempo::Steady, null, together: $fields['together'] ?? null);
+        return Block::ofDrill(
+            "b{$i}",
+            $drill,
+            $drill->doseFrom($fields['dose'] ?? null),
+            Tempo::Steady,
+            null,
+            together: $fields['together'] ?? null,
+        );
     }
 }

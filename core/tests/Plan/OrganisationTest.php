@@ -50,16 +50,38 @@ final class OrganisationTest extends TestCase
     #[DataProvider('turns')]
     public function test_turns_follow_the_rule(int $players, ?int $stations, int $workers, int $servers, int $turns): void
     {
-        $drill = self::drill(['workers' => $workers, 'playerServers' => $servers, 'service' => $servers > 0 ? 'passed' : 'none', 'manner' => $servers > 0 ? 'firm' : null]);
+        $drill = self::drill(
+            [
+                'workers' => $workers,
+                'playerServers' => $servers,
+                'service' => $servers > 0 ? 'passed' : 'none',
+                'manner' => $servers > 0 ? 'firm' : null,
+            ],
+        );
 
         self::assertCount($turns, Stationing::of(self::players($players), $drill, $stations, 0, Meetings::of())->turns());
     }
 
     public function test_everybody_works_exactly_once_and_nobody_works_and_serves_at_once(): void
     {
-        $this->forAll(Generators::choose(1, 40), Generators::choose(1, 12), Generators::choose(1, 4), Generators::choose(0, 3), Generators::elements(['own', 'together', 'hunt', 'take-turns', 'pass-and-follow']), Generators::choose(0, 2))
+        $this->forAll(
+            Generators::choose(1, 40),
+            Generators::choose(1, 12),
+            Generators::choose(1, 4),
+            Generators::choose(0, 3),
+            Generators::elements(['own', 'together', 'hunt', 'take-turns', 'pass-and-follow']),
+            Generators::choose(0, 2),
+        )
             ->then(function (int $players, int $stations, int $workers, int $servers, string $pattern, int $helpers): void {
-                $drill = self::drill(['workers' => $workers, 'playerServers' => $servers, 'service' => $servers > 0 ? 'passed' : 'none', 'manner' => $servers > 0 ? 'firm' : null, 'pattern' => $pattern]);
+                $drill = self::drill(
+                    [
+                        'workers' => $workers,
+                        'playerServers' => $servers,
+                        'service' => $servers > 0 ? 'passed' : 'none',
+                        'manner' => $servers > 0 ? 'firm' : null,
+                        'pattern' => $pattern,
+                    ],
+                );
                 $turns = Stationing::of(self::players($players), $drill, $stations, $helpers, Meetings::of())->turns();
                 $worked = [];
                 foreach ($turns as $turn) {
@@ -74,7 +96,10 @@ final class OrganisationTest extends TestCase
 
     public function test_an_odd_number_makes_one_three_or_a_helper_takes_the_odd_one(): void
     {
-        $sizes = fn (int $helpers): array => array_map(fn (Station $group): int => $group->players(), Stationing::of(self::players(9), self::drill(self::PAIR), null, $helpers, Meetings::of())->groups);
+        $sizes = fn (int $helpers): array => array_map(
+            fn (Station $group): int => $group->players(),
+            Stationing::of(self::players(9), self::drill(self::PAIR), null, $helpers, Meetings::of())->groups,
+        );
 
         self::assertEqualsCanonicalizing([2, 2, 2, 3], $sizes(0));
         self::assertEqualsCanonicalizing([2, 2, 2, 2, 1], $sizes(1));
@@ -89,17 +114,32 @@ final class OrganisationTest extends TestCase
     {
         $alone = self::evaluate([self::block(self::PAIR)], 1)->blocks[0];
 
-        self::assertSame([['Somebody is alone here and has nobody to pass or serve.', 'helper']], array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->kind], $alone->warnings));
+        self::assertSame(
+            [['Somebody is alone here and has nobody to pass or serve.', 'helper']],
+            array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->kind], $alone->warnings),
+        );
         self::assertSame([], self::evaluate([self::block(self::PAIR)], 1, helpers: 1)->blocks[0]->warnings);
         // Taking turns is possible alone.
-        self::assertSame([], self::evaluate([self::block(['workers' => 2, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns'])], 1)->blocks[0]->warnings);
+        self::assertSame(
+            [],
+            self::evaluate(
+                [self::block(['workers' => 2, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns'])],
+                1,
+            )->blocks[0]->warnings,
+        );
     }
 
     public function test_pairs_change_from_block_to_block_and_follow_the_season(): void
     {
         $past = new SeasonPast([1 => [['1', '2'], ['3', '4']]]);
         $plan = self::evaluate([self::block(self::PAIR, 'a'), self::block(self::PAIR, 'b')], 4, past: $past);
-        $pairs = array_map(fn (BlockEvaluation $block): array => array_map(fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): string => $one->id, $group->workers)), $block->groups), $plan->blocks);
+        $pairs = array_map(
+            fn (BlockEvaluation $block): array => array_map(
+                fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): string => $one->id, $group->workers)),
+                $block->groups,
+            ),
+            $plan->blocks,
+        );
 
         self::assertSame([['1-4', '2-3'], ['1-3', '2-4']], $pairs);
     }
@@ -125,10 +165,16 @@ final class OrganisationTest extends TestCase
         $shot = DrillFactory::fromFields(['slug' => 'shot', 'script' => 'a.lace/fwd!shot'] + Drills::fields());
         $header = DrillFactory::fromFields(['slug' => 'header', 'script' => '*throw -.head^!pass *catch'] + Drills::fields());
         foreach ([[Availability::NoStriking, $shot, $header], [Availability::NoHeading, $header, $shot]] as [$today, $barred, $open]) {
-            self::assertSame([false, true, true], [$today->mayWorkIn($barred), $today->mayWorkIn($open), $today->mayWorkIn(Drills::soleTaps())]);
+            self::assertSame(
+                [false, true, true],
+                [$today->mayWorkIn($barred), $today->mayWorkIn($open), $today->mayWorkIn(Drills::soleTaps())],
+            );
         }
         self::assertFalse(Availability::ServesOnly->mayWorkIn(Drills::soleTaps()));
-        $nobody = self::evaluateFor([Block::ofDrill('a', $shot, $shot->doseFrom(null), Tempo::Steady, null)], [new PlanPlayer('1', StrongFoot::Right, today: Availability::NoStriking)])->blocks[0];
+        $nobody = self::evaluateFor(
+            [Block::ofDrill('a', $shot, $shot->doseFrom(null), Tempo::Steady, null)],
+            [new PlanPlayer('1', StrongFoot::Right, today: Availability::NoStriking)],
+        )->blocks[0];
         self::assertSame('Nobody who is here may work in this today.', $nobody->warnings[0]->sentence);
         self::assertSame(0.0, $nobody->partSeconds['work']);
     }
@@ -136,7 +182,14 @@ final class OrganisationTest extends TestCase
     public function test_three_fewer_or_one_more_is_planned_at_once(): void
     {
         $blocks = [self::block(self::PAIR, 'a'), self::block(['workers' => 1, 'playerServers' => 0, 'service' => 'none'], 'b')];
-        $shape = fn (int $players): array => array_map(fn (BlockEvaluation $block): array => [$block->stations, $block->turns, count(array_unique(array_merge(...array_map(fn (Segment $segment): array => $segment->working, $block->segments))))], self::evaluate($blocks, $players)->blocks);
+        $shape = fn (int $players): array => array_map(
+            fn (BlockEvaluation $block): array => [
+                $block->stations,
+                $block->turns,
+                count(array_unique(array_merge(...array_map(fn (Segment $segment): array => $segment->working, $block->segments)))),
+            ],
+            self::evaluate($blocks, $players)->blocks,
+        );
 
         self::assertSame([[7, 2, 14], [14, 1, 14]], $shape(14));
         self::assertSame([[5, 3, 11], [11, 1, 11]], $shape(11));
@@ -158,24 +211,65 @@ final class OrganisationTest extends TestCase
 
     public function test_a_passing_pattern_has_turns_and_gaps_and_needs_its_players(): void
     {
-        $rectangle = fn (int $balls): array => ['layout' => ['kind' => 'passing-rectangle', 'width' => ['value' => 10, 'unit' => 'yd'], 'depth' => ['value' => 8, 'unit' => 'yd'], 'order' => 0, 'clockwise' => 0, 'perCorner' => 1, 'balls' => $balls], 'script' => 'a.in!first a.in!pass', 'secondsPerRep' => 3.0, 'scoring' => null];
+        $rectangle = fn (int $balls): array => [
+            'layout' => [
+                'kind' => 'passing-rectangle',
+                'width' => ['value' => 10, 'unit' => 'yd'],
+                'depth' => ['value' => 8, 'unit' => 'yd'],
+                'order' => 0,
+                'clockwise' => 0,
+                'perCorner' => 1,
+                'balls' => $balls,
+            ],
+            'script' => 'a.in!first a.in!pass',
+            'secondsPerRep' => 3.0,
+            'scoring' => null,
+        ];
         $follow = ['workers' => 5, 'playerServers' => 0, 'service' => 'passed', 'manner' => 'firm', 'pattern' => 'pass-and-follow'];
-        $block = fn (int $players, int $balls): BlockEvaluation => self::evaluate([self::block($follow, 'a', 1, $rectangle($balls), ['kind' => 'timed', 'workSeconds' => 84, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'right'])], $players)->blocks[0];
+        $block = fn (int $players, int $balls): BlockEvaluation => self::evaluate(
+            [
+                self::block(
+                    $follow,
+                    'a',
+                    1,
+                    $rectangle($balls),
+                    ['kind' => 'timed', 'workSeconds' => 84, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'right'],
+                ),
+            ],
+            $players,
+        )->blocks[0];
 
         // 84 s, 14 players, one ball, 3 s: two turns of two touches each; two balls double it.
         self::assertEqualsWithDelta(4.0, $block(14, 1)->touches['1']->contacts(), 1e-9);
         self::assertEqualsWithDelta(8.0, $block(14, 2)->touches['1']->contacts(), 1e-9);
         self::assertEqualsWithDelta(6.0, $block(14, 1)->times['1']->ballSeconds, 1e-9);
         self::assertEqualsWithDelta(42.0, $block(14, 1)->times['1']->longestWaitSeconds, 1e-9);
-        self::assertContains('14 in the pattern, 1 ball, 3.0 s from a pass to the next: each has 1.4 turns a minute, one every 42 s on average.', $block(14, 1)->how);
+        self::assertContains(
+            '14 in the pattern, 1 ball, 3.0 s from a pass to the next: each has 1.4 turns a minute, one every 42 s on average.',
+            $block(14, 1)->how,
+        );
         self::assertSame([], array_filter($block(6, 2)->warnings, fn (Warning $one): bool => $one->code === 'queue'));
-        self::assertSame('5 players for 4 positions and 2 balls: a ball finds nobody, or a player meets their own pass. It needs 6.', $block(5, 2)->warnings[0]->sentence);
+        self::assertSame(
+            '5 players for 4 positions and 2 balls: a ball finds nobody, or a player meets their own pass. It needs 6.',
+            $block(5, 2)->warnings[0]->sentence,
+        );
     }
 
     public function test_in_a_hunt_those_beyond_the_servers_wait(): void
     {
         $hunt = ['workers' => 4, 'playerServers' => 3, 'service' => 'passed', 'manner' => 'firm', 'pattern' => 'hunt'];
-        $times = self::evaluate([self::block($hunt, 'a', 1, ['scoring' => null], ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'])], 7)->blocks[0]->times;
+        $times = self::evaluate(
+            [
+                self::block(
+                    $hunt,
+                    'a',
+                    1,
+                    ['scoring' => null],
+                    ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'],
+                ),
+            ],
+            7,
+        )->blocks[0]->times;
 
         // Four movers, three servers: one in four waits at any time.
         self::assertSame([45.0, 15.0], [$times['1']->ballSeconds, $times['1']->waitingSeconds]);
@@ -184,43 +278,76 @@ final class OrganisationTest extends TestCase
     public function test_a_coach_who_serves_is_at_one_station(): void
     {
         $coach = ['workers' => 1, 'playerServers' => 0, 'service' => 'rolled', 'manner' => 'soft', 'coachServes' => true];
-        self::assertSame([1, 3], [self::evaluate([self::block($coach)], 3)->blocks[0]->stations, self::evaluate([self::block($coach)], 3)->blocks[0]->turns]);
+        self::assertSame(
+            [1, 3],
+            [self::evaluate([self::block($coach)], 3)->blocks[0]->stations, self::evaluate([self::block($coach)], 3)->blocks[0]->turns],
+        );
         self::assertSame(2, self::evaluate([self::block($coach)], 3, helpers: 1)->blocks[0]->stations);
         $three = self::evaluate([self::block($coach, 'a', 3)], 3)->blocks[0];
-        self::assertSame([['3 stations need a grown-up each to serve, and there is one.', 'Make it one station']], array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->words], $three->warnings));
+        self::assertSame(
+            [['3 stations need a grown-up each to serve, and there is one.', 'Make it one station']],
+            array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->words], $three->warnings),
+        );
     }
 
     public function test_goalkeepers_go_round_over_the_season(): void
     {
         $game = ['workers' => 6, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'live', 'keepers' => 2];
-        $plan = self::evaluate([self::block($game, 'a'), self::block($game, 'b')], 6, past: new SeasonPast(keeperTurns: ['1' => 2, '2' => 1]));
+        $plan = self::evaluate(
+            [self::block($game, 'a'), self::block($game, 'b')],
+            6,
+            past: new SeasonPast(keeperTurns: ['1' => 2, '2' => 1]),
+        );
 
-        self::assertSame([['3', '4'], ['5', '6']], array_map(fn (BlockEvaluation $block): array => array_map(fn (Duty $duty): string => $duty->playerId, $block->duties), $plan->blocks));
+        self::assertSame(
+            [['3', '4'], ['5', '6']],
+            array_map(
+                fn (BlockEvaluation $block): array => array_map(fn (Duty $duty): string => $duty->playerId, $block->duties),
+                $plan->blocks,
+            ),
+        );
         self::assertSame(3, $plan->kit->bibs);
     }
 
     public function test_groups_go_round_stations_that_run_at_the_same_time(): void
     {
         $own = ['workers' => 1, 'playerServers' => 0, 'service' => 'none'];
-        $at = fn (string $id, int $seconds, ?string $together): Block => self::block($own, $id, null, ['scoring' => null], ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'], $together);
+        $at = fn (string $id, int $seconds, ?string $together): Block => self::block(
+            $own,
+            $id,
+            null,
+            ['scoring' => null],
+            ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'],
+            $together,
+        );
         $plan = self::evaluate([$at('a', 30, 'corners'), $at('b', 45, 'corners'), $at('c', 30, 'corners')], 9);
 
         // A turn lasts 45 s, as the slowest; three turns and two moves of 15 s.
         self::assertSame([45.0, 45.0, 45.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['work'], $plan->blocks));
-        self::assertSame([0.0, 15.0, 15.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['changeOver'], $plan->blocks));
+        self::assertSame(
+            [0.0, 15.0, 15.0],
+            array_map(fn (BlockEvaluation $block): float => $block->partSeconds['changeOver'], $plan->blocks),
+        );
         // Three groups of three, four markers a player: 36 at once, all laid before the first turn.
         self::assertSame([180.0, 0.0, 0.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['setUp'], $plan->blocks));
         self::assertSame(36, array_sum($plan->kit->markersByColour));
         foreach ($plan->blocks as $block) {
             self::assertCount(9, $block->touches);
-            self::assertEqualsWithDelta($block->meanSeconds(), array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $block->segments)), 1e-9);
+            self::assertEqualsWithDelta(
+                $block->meanSeconds(),
+                array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $block->segments)),
+                1e-9,
+            );
             self::assertCount(1, array_filter($block->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
         }
         self::assertSame([15.0, 0.0], [$plan->blocks[0]->times['1']->waitingSeconds, $plan->blocks[1]->times['1']->waitingSeconds]);
         // Apart, the same blocks take one turn each but are laid out one after the other.
         self::assertSame(12, array_sum(self::evaluate([$at('a', 30, null)], 3)->kit->markersByColour));
         $short = self::evaluateFor([$at('a', 30, 'corners'), $at('b', 45, 'corners')], self::players(4), new KitOwned(markers: 15));
-        self::assertStringStartsWith('All stations at once: This needs 16 markers and the squad has 15.', $short->blocks[0]->warnings[0]->sentence);
+        self::assertStringStartsWith(
+            'All stations at once: This needs 16 markers and the squad has 15.',
+            $short->blocks[0]->warnings[0]->sentence,
+        );
     }
 
     /**
@@ -228,8 +355,14 @@ final class OrganisationTest extends TestCase
      * @param  array<string, mixed>  $change
      * @param  array<string, mixed>|null  $dose
      */
-    private static function block(array $organisation, string $id = 'a', ?int $stations = null, array $change = [], ?array $dose = null, ?string $together = null): Block
-    {
+    private static function block(
+        array $organisation,
+        string $id = 'a',
+        ?int $stations = null,
+        array $change = [],
+        ?array $dose = null,
+        ?string $together = null,
+    ): Block {
         $drill = self::drill($organisation, $change);
 
         return Block::ofDrill($id, $drill, $drill->doseFrom($dose), Tempo::Steady, $stations, together: $together);
@@ -241,7 +374,9 @@ final class OrganisationTest extends TestCase
      */
     private static function drill(array $organisation, array $change = []): \FleetSparrow\Core\Drill\Drill
     {
-        $card = ($organisation['playerServers'] ?? 0) > 0 || ($organisation['coachServes'] ?? false) ? ['card' => ['give' => 'Along the ground.', 'call' => '', 'count' => '', 'stop' => '']] : [];
+        $card = ($organisation['playerServers'] ?? 0) > 0 || ($organisation['coachServes'] ?? false)
+            ? ['card' => ['give' => 'Along the ground.', 'call' => '', 'count' => '', 'stop' => '']]
+            : [];
 
         return DrillFactory::fromFields(['organisation' => $organisation + $card, 'scoring' => null] + $change + Drills::fields());
     }
@@ -249,7 +384,10 @@ final class OrganisationTest extends TestCase
     /** @param  list<Block>  $blocks */
     private static function evaluate(array $blocks, int $players, int $helpers = 0, SeasonPast $past = new SeasonPast): PlanEvaluation
     {
-        return PlanEvaluator::evaluate($blocks, PlanContext::of(self::players($players), [], new ClockRules, helpers: $helpers, past: $past));
+        return PlanEvaluator::evaluate(
+            $blocks,
+            PlanContext::of(self::players($players), [], new ClockRules, helpers: $helpers, past: $past),
+        );
     }
 
     /**

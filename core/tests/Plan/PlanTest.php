@@ -49,7 +49,10 @@ final class PlanTest extends TestCase
         $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, null);
         $evaluation = self::evaluate([$block], 6)->blocks[0];
 
-        self::assertSame(['setUp' => 120.0, 'explain' => 60.0, 'work' => 80.0, 'changeOver' => 0.0, 'write' => 12.0], $evaluation->partSeconds);
+        self::assertSame(
+            ['setUp' => 120.0, 'explain' => 60.0, 'work' => 80.0, 'changeOver' => 0.0, 'write' => 12.0],
+            $evaluation->partSeconds,
+        );
         self::assertSame(272.0, $evaluation->meanSeconds());
         self::assertSame([6, 1, 24], [$evaluation->stations, $evaluation->turns, $evaluation->markers]);
         // 30 s ÷ 0.9 s a pair × 2 sets, one touch of each foot in a pair.
@@ -86,14 +89,31 @@ final class PlanTest extends TestCase
 
         self::assertSame([8, 8, 0, 8, 16], [$setUp->kept, $setUp->moved(), $setUp->added(), $setUp->lifted(), $setUp->touched()]);
         self::assertSame('Set-up: of the markers 8 stay, 8 move, 8 are lifted; 16 touched at 5 s each.', $setUp->sentence(5.0));
-        self::assertSame([0, 16, 16], [SetUp::of($box(3.0), 4, null, 0)->kept, SetUp::of($box(3.0), 4, null, 0)->added(), SetUp::of($box(3.0), 4, null, 0)->touched()]);
+        self::assertSame(
+            [0, 16, 16],
+            [
+                SetUp::of($box(3.0), 4, null, 0)->kept,
+                SetUp::of($box(3.0), 4, null, 0)->added(),
+                SetUp::of($box(3.0), 4, null, 0)->touched(),
+            ],
+        );
         self::assertSame('Set-up: none, every marker stays.', SetUp::of($box(3.0), 4, $box(3.0), 4)->sentence(5.0));
     }
 
     public function test_adapting_what_stands_there_never_costs_more_than_lifting_all_and_laying_all(): void
     {
-        $this->forAll(Generators::choose(1, 9), Generators::choose(1, 9), Generators::choose(1, 12), Generators::choose(1, 12))->then(function (int $width, int $other, int $stations, int $before): void {
-            $setUp = SetUp::of(Box::of(Length::ofMetres($width), Length::ofMetres(2.0)), $stations, Box::of(Length::ofMetres($other), Length::ofMetres(2.0)), $before);
+        $this->forAll(
+            Generators::choose(1, 9),
+            Generators::choose(1, 9),
+            Generators::choose(1, 12),
+            Generators::choose(1, 12),
+        )->then(function (int $width, int $other, int $stations, int $before): void {
+            $setUp = SetUp::of(
+                Box::of(Length::ofMetres($width), Length::ofMetres(2.0)),
+                $stations,
+                Box::of(Length::ofMetres($other), Length::ofMetres(2.0)),
+                $before,
+            );
             self::assertLessThanOrEqual(4 * ($stations + $before), $setUp->touched());
             self::assertSame($setUp->touched(), $setUp->moved() + $setUp->added() + $setUp->lifted());
             self::assertSame($setUp->markers, $setUp->kept + $setUp->moved() + $setUp->added());
@@ -103,8 +123,20 @@ final class PlanTest extends TestCase
     public function test_stations_that_do_not_fit_say_how_many_do(): void
     {
         $block = Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, null);
-        $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate([$block], PlanContext::of(self::players(6), [], new ClockRules, new KitOwned, new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre)))->blocks[0]->warnings;
-        $said = fn (float $width, float $depth): array => array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $warnings($width, $depth));
+        $warnings = fn (float $width, float $depth): array => PlanEvaluator::evaluate(
+            [$block],
+            PlanContext::of(
+                self::players(6),
+                [],
+                new ClockRules,
+                new KitOwned,
+                new Area(Length::ofMetres($width), Length::ofMetres($depth), LengthUnit::Metre),
+            ),
+        )->blocks[0]->warnings;
+        $said = fn (float $width, float $depth): array => array_map(
+            fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words],
+            $warnings($width, $depth),
+        );
         // Boxes of 2 yd are 1.8288 m; three in a row with a metre between take 7.4864 m, two rows 4.6576 m.
         self::assertSame([], $warnings(7.4864, 4.6576));
         self::assertSame([['Of 6 stations only 4 are sure to fit into 7.48 by 4.66 m.', 'Make it 4 stations']], $said(7.48, 4.6576));
@@ -119,8 +151,17 @@ final class PlanTest extends TestCase
 
         self::assertSame([], (new KitOwned)->shortages($kit));
         self::assertSame([], (new KitOwned(4, 12, 2))->shortages($kit));
-        self::assertSame(['This needs 4 markers and the squad has 3. Use fewer stations, or bottles for the rest.'], (new KitOwned(3, 12, 2))->shortages($kit));
-        self::assertSame(['This needs 12 balls and the squad has 11. Use fewer stations, or take turns with one.', 'This needs 2 goals and the squad has 0. Two markers stand in for one.'], (new KitOwned(4, 11, 0))->shortages($kit));
+        self::assertSame(
+            ['This needs 4 markers and the squad has 3. Use fewer stations, or bottles for the rest.'],
+            (new KitOwned(3, 12, 2))->shortages($kit),
+        );
+        self::assertSame(
+            [
+                'This needs 12 balls and the squad has 11. Use fewer stations, or take turns with one.',
+                'This needs 2 goals and the squad has 0. Two markers stand in for one.',
+            ],
+            (new KitOwned(4, 11, 0))->shortages($kit),
+        );
     }
 
     public function test_a_known_drill_is_explained_faster(): void
@@ -139,15 +180,24 @@ final class PlanTest extends TestCase
         self::assertSame(2, $evaluation->turns);
         // Three wait while the others work 80 s and change over in 15.
         self::assertSame(95.0, $evaluation->longestWaitSeconds());
-        self::assertSame([['Somebody waits 1:35 and works 1:20.', 'Make it 4 stations']], array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $evaluation->warnings));
+        self::assertSame(
+            [['Somebody waits 1:35 and works 1:20.', 'Make it 4 stations']],
+            array_map(fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words], $evaluation->warnings),
+        );
         self::assertSame(160.0, $evaluation->partSeconds['work']);
-        self::assertSame([], self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 6)], 6)->blocks[0]->warnings);
+        self::assertSame(
+            [],
+            self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 6)], 6)->blocks[0]->warnings,
+        );
     }
 
     public function test_one_foot_only_touches_only_that_foot(): void
     {
         $weaker = Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 1, 0.0, DoseSides::Weaker), Tempo::Steady, null);
-        $touches = PlanEvaluator::evaluate([$weaker], PlanContext::of([new PlanPlayer('1', StrongFoot::Right), new PlanPlayer('2', StrongFoot::Left)], [], new ClockRules))->touches;
+        $touches = PlanEvaluator::evaluate(
+            [$weaker],
+            PlanContext::of([new PlanPlayer('1', StrongFoot::Right), new PlanPlayer('2', StrongFoot::Left)], [], new ClockRules),
+        )->touches;
 
         self::assertSame(0.0, $touches['1']->contactsOf(FootMark::Right));
         self::assertEqualsWithDelta(37.5, $touches['1']->contactsOf(FootMark::Left), 1e-9);
@@ -156,7 +206,10 @@ final class PlanTest extends TestCase
 
     public function test_tempo_stretches_reps_and_thins_touches(): void
     {
-        $at = fn (Tempo $tempo): float => self::evaluate([Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, $tempo, null)], 1)->touches['1']->contacts();
+        $at = fn (Tempo $tempo): float => self::evaluate(
+            [Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, $tempo, null)],
+            1,
+        )->touches['1']->contacts();
 
         self::assertEqualsWithDelta(1.6, $at(Tempo::Steady) / $at(Tempo::Learn), 1e-9);
         self::assertEqualsWithDelta(0.8, $at(Tempo::Steady) / $at(Tempo::Match), 1e-9);
@@ -164,17 +217,33 @@ final class PlanTest extends TestCase
 
     public function test_segments_lay_the_block_out_and_last_as_long_as_it(): void
     {
-        $this->forAll(Generators::choose(1, 20), Generators::choose(1, 10), Generators::choose(1, 4), Generators::choose(0, 60), Generators::elements(DoseSides::cases()))
+        $this->forAll(
+            Generators::choose(1, 20),
+            Generators::choose(1, 10),
+            Generators::choose(1, 4),
+            Generators::choose(0, 60),
+            Generators::elements(DoseSides::cases()),
+        )
             ->then(function (int $players, int $stations, int $sets, int $rest, DoseSides $sides): void {
-                foreach ([TimedDose::of(30.0, $sets, $rest, $sides), RaceDose::of(2, $sets, $rest, $sides), QuotaDose::of($sets, $rest, $sides)] as $dose) {
-                    $evaluation = self::evaluate([Block::ofDrill('a', Drills::soleTaps(), $dose, Tempo::Steady, $stations)], $players)->blocks[0];
+                foreach ([
+                    TimedDose::of(30.0, $sets, $rest, $sides),
+                    RaceDose::of(2, $sets, $rest, $sides),
+                    QuotaDose::of($sets, $rest, $sides),
+                ] as $dose) {
+                    $evaluation = self::evaluate(
+                        [Block::ofDrill('a', Drills::soleTaps(), $dose, Tempo::Steady, $stations)],
+                        $players,
+                    )->blocks[0];
                     $seconds = array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $evaluation->segments));
                     self::assertEqualsWithDelta($evaluation->meanSeconds(), $seconds, 1e-6);
                     $ids = array_map(fn (Segment $segment): string => $segment->id, $evaluation->segments);
                     self::assertSame($ids, array_unique($ids));
                     foreach ($evaluation->segments as $segment) {
                         self::assertGreaterThan(0.0, $segment->seconds);
-                        self::assertSame($segment->endsByClock, $segment->kind === SegmentKind::Rest || ($segment->kind === SegmentKind::Work && $dose->kind() === 'timed'));
+                        self::assertSame(
+                            $segment->endsByClock,
+                            $segment->kind === SegmentKind::Rest || ($segment->kind === SegmentKind::Work && $dose->kind() === 'timed'),
+                        );
                     }
                 }
             });
@@ -182,7 +251,10 @@ final class PlanTest extends TestCase
 
     public function test_touches_on_the_segments_add_up_to_the_player(): void
     {
-        $evaluation = self::evaluate([Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 3, 10.0, DoseSides::Each), Tempo::Steady, null)], 4)->blocks[0];
+        $evaluation = self::evaluate(
+            [Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 3, 10.0, DoseSides::Each), Tempo::Steady, null)],
+            4,
+        )->blocks[0];
         $left = array_sum(array_map(fn (Segment $segment): float => $segment->leftTouches, $evaluation->segments));
 
         self::assertEqualsWithDelta($evaluation->touches['1']->contactsOf(FootMark::Left), $left, 1e-9);
@@ -193,7 +265,11 @@ final class PlanTest extends TestCase
         $block = Block::ofDrill('a', Drills::soleTaps(), QuotaDose::of(10, 0.0, DoseSides::Right), Tempo::Steady, null);
         $mean = fn (int $made, int $missed): float => PlanEvaluator::evaluate(
             [$block],
-            PlanContext::of([new PlanPlayer('1', StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])], [], new ClockRules),
+            PlanContext::of(
+                [new PlanPlayer('1', StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])],
+                [],
+                new ClockRules,
+            ),
         )->blocks[0]->partSeconds['work'];
 
         self::assertGreaterThan($mean(0, 0), $mean(5, 30));
@@ -216,7 +292,13 @@ final class PlanTest extends TestCase
 
     public function test_refuses_blocks_that_cannot_be(): void
     {
-        foreach ([fn () => Block::ofMinutes('a', BlockKind::Water, 0.4), fn () => Block::ofMinutes('a', BlockKind::Water, 61.0), fn () => Block::ofMinutes('a', BlockKind::Drill, 5.0), fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 0), fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 31)] as $make) {
+        foreach ([
+            fn () => Block::ofMinutes('a', BlockKind::Water, 0.4),
+            fn () => Block::ofMinutes('a', BlockKind::Water, 61.0),
+            fn () => Block::ofMinutes('a', BlockKind::Drill, 5.0),
+            fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 0),
+            fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 31),
+        ] as $make) {
             try {
                 $make();
                 self::fail('The block was taken.');
@@ -245,7 +327,11 @@ final class PlanTest extends TestCase
 
     public function test_the_chance_undoes_the_quantile(): void
     {
-        $this->forAll(Generators::choose(5, 95), Generators::choose(1, 60), Generators::choose(0, 12))->then(function (int $percent, int $deviation, int $skewTenths): void {
+        $this->forAll(
+            Generators::choose(5, 95),
+            Generators::choose(1, 60),
+            Generators::choose(0, 12),
+        )->then(function (int $percent, int $deviation, int $skewTenths): void {
             $finish = FinishTime::of(DurationEstimate::ofMoments(1000.0, $deviation ** 2, $skewTenths / 10 * $deviation ** 3));
             self::assertEqualsWithDelta($percent / 100, $finish->chanceWithin($finish->secondsReachedBy($percent / 100)), 1e-6);
         });

@@ -40,7 +40,14 @@ final class SimulationTest extends TestCase
         $shares = [];
         for ($session = 0; $session < self::SESSIONS; $session++) {
             [$blocks, $players, $plays] = self::session();
-            $evaluation = PlanEvaluator::evaluate($blocks, PlanContext::of(array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $players)), [], new ClockRules));
+            $evaluation = PlanEvaluator::evaluate(
+                $blocks,
+                PlanContext::of(
+                    array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $players)),
+                    [],
+                    new ClockRules,
+                ),
+            );
             $by = $evaluation->finish->secondsReachedBy(0.8);
             $inTime = 0;
             for ($time = 0; $time < self::PLAYED; $time++) {
@@ -75,7 +82,9 @@ final class SimulationTest extends TestCase
             $rep = mt_rand(8, 40) / 10;
             $fetch = mt_rand(3, 9);
             $chance = [0.5, 0.6, 0.7, 0.8][mt_rand(0, 3)];
-            $drill = DrillFactory::fromFields(['slug' => "drill-{$i}", 'secondsPerRep' => $rep, 'goodChance' => $chance, 'fetchSeconds' => $fetch] + Drills::fields());
+            $drill = DrillFactory::fromFields(
+                ['slug' => "drill-{$i}", 'secondsPerRep' => $rep, 'goodChance' => $chance, 'fetchSeconds' => $fetch] + Drills::fields(),
+            );
             $number = mt_rand(4, 12);
             $sets = mt_rand(1, 3);
             $dose = match ($kind) {
@@ -92,9 +101,12 @@ final class SimulationTest extends TestCase
             }
             $inUse = min($stations, $players);
             $goes = $kind === 'quota' ? 2 : $sets;
-            $writing = array_sum(array_map(fn (int $workers): float => 2.0 * $workers + ($goes - 1) * max(0.0, 2.0 * $workers - 20.0), $turns));
+            $writing = array_sum(
+                array_map(fn (int $workers): float => 2.0 * $workers + ($goes - 1) * max(0.0, 2.0 * $workers - 20.0), $turns),
+            );
             $plays[] = [
-                'kind' => $kind, 'turns' => $turns, 'number' => $number, 'goes' => $goes, 'rep' => $rep, 'fetch' => $fetch, 'chance' => $chance,
+                'kind' => $kind, 'turns' => $turns, 'number' => $number, 'goes' => $goes, 'rep' => $rep, 'fetch' => $fetch,
+                'chance' => $chance,
                 'judged' => [abs($inUse - $stood) * 4 * 5.0, 60.0, (count($turns) - 1) * 15.0, $writing],
             ];
             $stood = $inUse;
@@ -119,7 +131,15 @@ final class SimulationTest extends TestCase
             for ($go = 0; $go < $play['goes']; $go++) {
                 $slowest = 0.0;
                 for ($worker = 0; $worker < $workers; $worker++) {
-                    $slowest = max($slowest, $play['kind'] === 'race' ? $play['number'] * $play['rep'] * self::logNormal(0.25) : $play['number'] * $play['rep'] + $this->misses($play['number'], $play['chance']) * ($play['rep'] + $play['fetch']));
+                    $slowest = max(
+                        $slowest,
+                        $play['kind'] === 'race'
+                            ? $play['number'] * $play['rep'] * self::logNormal(0.25)
+                            : $play['number'] * $play['rep'] + $this->misses(
+                                $play['number'],
+                                $play['chance'],
+                            ) * ($play['rep'] + $play['fetch']),
+                    );
                 }
                 $seconds += $slowest;
             }

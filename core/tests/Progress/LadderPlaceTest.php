@@ -67,7 +67,9 @@ final class LadderPlaceTest extends TestCase
     #[DataProvider('ladders')]
     public function test_a_player_stands_above_the_highest_rung_passed(array $values, ?int $rung, string $advice): void
     {
-        $place = LadderPlace::of(array_map(fn (array $some): RungReading => RungReading::of(['both' => $some], 10.0, Better::Higher), $values));
+        $place = LadderPlace::of(
+            array_map(fn (array $some): RungReading => RungReading::of(['both' => $some], 10.0, Better::Higher), $values),
+        );
 
         self::assertSame([$rung, $advice], [$place->rung, $place->advice]);
         self::assertNotSame('', $place->why);

@@ -51,12 +51,22 @@ final class ProtocolTest extends TestCase
 
     public function test_each_penalty_says_how_it_came_about(): void
     {
-        self::assertSame(['Target area missed: 2 × 3 s = 6 s', 'Over 43 s: 4 × 1 s = 4 s'], self::protocol()->score(47.9, ['target-missed' => 2])->lines);
+        self::assertSame(
+            ['Target area missed: 2 × 3 s = 6 s', 'Over 43 s: 4 × 1 s = 4 s'],
+            self::protocol()->score(47.9, ['target-missed' => 2])->lines,
+        );
     }
 
     public function test_what_cannot_be_is_refused(): void
     {
-        foreach ([[0.0, []], [3601.0, []], [NAN, []], [40.0, ['handling' => -1]], [40.0, ['handling' => 100]], [40.0, ['offside' => 1]]] as [$seconds, $counts]) {
+        foreach ([
+            [0.0, []],
+            [3601.0, []],
+            [NAN, []],
+            [40.0, ['handling' => -1]],
+            [40.0, ['handling' => 100]],
+            [40.0, ['offside' => 1]],
+        ] as [$seconds, $counts]) {
             try {
                 self::protocol()->score($seconds, $counts);
                 self::fail('It was taken.');

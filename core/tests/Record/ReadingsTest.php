@@ -53,12 +53,18 @@ final class ReadingsTest extends TestCase
 
         self::assertSame(['2026-03-03' => 1, '2026-03-05' => 1], $reading->openTries);
         self::assertCount(1, $reading->days);
-        self::assertSame([12.0, 11.5, 2, 1], [$reading->days[0]->best, $reading->days[0]->median, $reading->days[0]->tries, $reading->days[0]->openTries]);
+        self::assertSame(
+            [12.0, 11.5, 2, 1],
+            [$reading->days[0]->best, $reading->days[0]->median, $reading->days[0]->tries, $reading->days[0]->openTries],
+        );
     }
 
     public function test_another_reading_never_raises_what_a_try_counts_for_and_order_does_not_matter(): void
     {
-        $this->forAll(Generators::seq(Generators::choose(0, 60)), Generators::choose(0, 60))->then(function (array $values, int $more): void {
+        $this->forAll(
+            Generators::seq(Generators::choose(0, 60)),
+            Generators::choose(0, 60),
+        )->then(function (array $values, int $more): void {
             $marks = array_map(fn (int $value): array => [(float) $value], [...array_values($values), $more]);
             $all = TryReading::of(MarkKind::CountInTime, array_map(self::mark(...), $marks));
             $reversed = TryReading::of(MarkKind::CountInTime, array_map(self::mark(...), array_reverse($marks)));
@@ -72,6 +78,12 @@ final class ReadingsTest extends TestCase
     /** @param  array{float, 1?: string}  $reading */
     private static function mark(array $reading): Mark
     {
-        return new Mark(CalendarDate::fromIso('2026-03-03'), $reading[0], void: ($reading[1] ?? '') === 'void', disputed: ($reading[1] ?? '') === 'disputed', try: '1');
+        return new Mark(
+            CalendarDate::fromIso('2026-03-03'),
+            $reading[0],
+            void: ($reading[1] ?? '') === 'void',
+            disputed: ($reading[1] ?? '') === 'disputed',
+            try: '1',
+        );
     }
 }

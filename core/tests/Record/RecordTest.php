@@ -31,7 +31,9 @@ final class RecordTest extends TestCase
     /** @return array<string, array{array<string, mixed>, bool}> changed fields, whether it is still the same line */
     public static function changes(): array
     {
-        $box = fn (float $value, string $unit): array => ['layout' => ['kind' => 'box', 'width' => ['value' => $value, 'unit' => $unit], 'depth' => ['value' => 2, 'unit' => 'yd']]];
+        $box = fn (float $value, string $unit): array => [
+            'layout' => ['kind' => 'box', 'width' => ['value' => $value, 'unit' => $unit], 'depth' => ['value' => 2, 'unit' => 'yd']],
+        ];
         $rule = Drills::fields()['scoring'];
 
         return [
@@ -41,7 +43,16 @@ final class RecordTest extends TestCase
             'metres for the same yards' => [$box(1.8288, 'm'), true],
             'blanks in the script' => [['script' => 'a.sole/still   b.sole/still'], true],
             'wider by an inch' => [$box(2.03, 'yd'), false],
-            'another layout' => [['layout' => ['kind' => 'gates', 'gateWidth' => ['value' => 2, 'unit' => 'yd'], 'distance' => ['value' => 2, 'unit' => 'yd']]], false],
+            'another layout' => [
+                [
+                    'layout' => [
+                        'kind' => 'gates',
+                        'gateWidth' => ['value' => 2, 'unit' => 'yd'],
+                        'distance' => ['value' => 2, 'unit' => 'yd'],
+                    ],
+                ],
+                false,
+            ],
             'another script' => [['script' => 'a.in/across b.in/across'], false],
             'a rule mended in its words' => [['scoring' => ['words' => 'Eyes up.'] + $rule], true],
             'another rule' => [['scoring' => ['countsIf' => ['ball-inside']] + $rule], false],
@@ -50,8 +61,21 @@ final class RecordTest extends TestCase
             'halves to see the drop-off' => [['scoring' => ['inHalves' => true] + $rule], true],
             'a touch limit' => [['touches' => ['most' => 2]], false],
             'a soft ball' => [['ball' => 'soft'], false],
-            'another point, fault, caution and stand-in' => [['points' => ['Eyes up.'], 'faults' => [['fault' => 'Slow', 'fix' => 'Count.']], 'cautions' => ['Mind the wall.'], 'standIns' => [['for' => 'marker', 'use' => 'Shoes.']], 'words' => ['taps'], 'note' => 'Mended.'], true],
-            'another manner of service' => [['organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'none', 'manner' => 'fired']], false],
+            'another point, fault, caution and stand-in' => [
+                [
+                    'points' => ['Eyes up.'],
+                    'faults' => [['fault' => 'Slow', 'fix' => 'Count.']],
+                    'cautions' => ['Mind the wall.'],
+                    'standIns' => [['for' => 'marker', 'use' => 'Shoes.']],
+                    'words' => ['taps'],
+                    'note' => 'Mended.',
+                ],
+                true,
+            ],
+            'another manner of service' => [
+                ['organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'none', 'manner' => 'fired']],
+                false,
+            ],
             'another service' => [['organisation' => ['workers' => 1, 'playerServers' => 0, 'service' => 'rolled']], false],
         ];
     }
@@ -69,7 +93,10 @@ final class RecordTest extends TestCase
     public function test_window_and_side_make_the_line_and_sets_and_rest_do_not(): void
     {
         $drill = Drills::soleTaps();
-        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(DoseFactory::fromFields($dose + $drill->doseFrom(null)->fields()), $side)?->value;
+        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(
+            DoseFactory::fromFields($dose + $drill->doseFrom(null)->fields()),
+            $side,
+        )?->value;
 
         self::assertSame($key([]), $key(['sets' => 5, 'restSeconds' => 60]));
         self::assertNotSame($key([]), $key(['workSeconds' => 45]));
@@ -88,7 +115,10 @@ final class RecordTest extends TestCase
     {
         $reading = self::reading(MarkKind::CountInTime, ['2026-03-03' => [11, 14, 12], '2026-03-05' => [13, 10]]);
 
-        self::assertSame([[14.0, 12.0, 3], [13.0, 11.5, 2]], array_map(fn ($day): array => [$day->best, $day->median, $day->tries], $reading->days));
+        self::assertSame(
+            [[14.0, 12.0, 3], [13.0, 11.5, 2]],
+            array_map(fn ($day): array => [$day->best, $day->median, $day->tries], $reading->days),
+        );
         self::assertSame('2026-03-03', $reading->recordDay()?->on->iso());
         self::assertSame('2026-03-05', $reading->lastDay()?->on->iso());
     }
@@ -102,7 +132,10 @@ final class RecordTest extends TestCase
 
     public function test_a_record_equalled_later_stays_with_its_first_day(): void
     {
-        self::assertSame('2026-03-03', self::reading(MarkKind::LongestRun, ['2026-03-03' => [20], '2026-03-05' => [20]])->recordDay()?->on->iso());
+        self::assertSame(
+            '2026-03-03',
+            self::reading(MarkKind::LongestRun, ['2026-03-03' => [20], '2026-03-05' => [20]])->recordDay()?->on->iso(),
+        );
     }
 
     public function test_a_void_try_counts_for_nothing(): void
@@ -116,8 +149,14 @@ final class RecordTest extends TestCase
 
     public function test_the_order_of_arrival_changes_nothing(): void
     {
-        $this->forAll(Generators::vector(8, Generators::choose(0, 40)), Generators::choose(0, 7))->then(function (array $values, int $turn): void {
-            $marks = array_map(fn (int $i): Mark => new Mark(CalendarDate::fromIso(sprintf('2026-03-%02d', 1 + $i % 3)), (float) $values[$i]), array_keys($values));
+        $this->forAll(
+            Generators::vector(8, Generators::choose(0, 40)),
+            Generators::choose(0, 7),
+        )->then(function (array $values, int $turn): void {
+            $marks = array_map(
+                fn (int $i): Mark => new Mark(CalendarDate::fromIso(sprintf('2026-03-%02d', 1 + $i % 3)), (float) $values[$i]),
+                array_keys($values),
+            );
             $turned = [...array_slice($marks, $turn), ...array_slice($marks, 0, $turn)];
             self::assertEquals(LineReading::of(MarkKind::CountInTime, $marks), LineReading::of(MarkKind::CountInTime, $turned));
         });
@@ -127,26 +166,67 @@ final class RecordTest extends TestCase
     public static function targets(): array
     {
         return [
-            'own record and one' => [MarkKind::CountInTime, ['2026-03-03' => [14], '2026-03-05' => [12]], TargetSchool::OwnRecord, 15.0, 'own record 14, and one'],
-            'a tenth off a time' => [MarkKind::TimeForWork, ['2026-03-03' => [9.8], '2026-03-05' => [10.1]], TargetSchool::OwnRecord, 9.7, 'own record 9.8, less 0.1 s'],
+            'own record and one' => [
+                MarkKind::CountInTime,
+                ['2026-03-03' => [14], '2026-03-05' => [12]],
+                TargetSchool::OwnRecord,
+                15.0,
+                'own record 14, and one',
+            ],
+            'a tenth off a time' => [
+                MarkKind::TimeForWork,
+                ['2026-03-03' => [9.8], '2026-03-05' => [10.1]],
+                TargetSchool::OwnRecord,
+                9.7,
+                'own record 9.8, less 0.1 s',
+            ],
             'one try fewer' => [MarkKind::TriesForQuota, ['2026-03-03' => [12]], TargetSchool::OwnRecord, 11.0, 'own record 12, less one'],
-            'last and one' => [MarkKind::CountInTime, ['2026-03-03' => [14], '2026-03-05' => [12]], TargetSchool::LastPlusOne, 13.0, 'last time 12, and one'],
+            'last and one' => [
+                MarkKind::CountInTime,
+                ['2026-03-03' => [14], '2026-03-05' => [12]],
+                TargetSchool::LastPlusOne,
+                13.0,
+                'last time 12, and one',
+            ],
             'nothing to go by' => [MarkKind::CountInTime, [], TargetSchool::OwnRecord, null, ''],
             // Milestones 1, 2, 3, 10, 20, 25, 100 and 500: common practice, no source.
             'the first milestone' => [MarkKind::LongestRun, [], TargetSchool::Milestones, 1.0, 'next milestone'],
             'after three comes five' => [MarkKind::LongestRun, ['2026-03-03' => [3]], TargetSchool::Milestones, 5.0, 'next milestone'],
             'at 24 comes 25' => [MarkKind::LongestRun, ['2026-03-03' => [24]], TargetSchool::Milestones, 25.0, 'next milestone'],
             'at 25 comes 50' => [MarkKind::LongestRun, ['2026-03-03' => [25]], TargetSchool::Milestones, 50.0, 'next milestone'],
-            'past the last one' => [MarkKind::LongestRun, ['2026-03-03' => [500]], TargetSchool::Milestones, 501.0, 'own record 500, and one'],
-            'times have no milestones' => [MarkKind::TimeForWork, ['2026-03-03' => [9.8]], TargetSchool::Milestones, 9.7, 'own record 9.8, less 0.1 s'],
-            'what cannot be bettered' => [MarkKind::TimeForWork, ['2026-03-03' => [0.1]], TargetSchool::OwnRecord, 0.1, 'own record, which cannot be bettered'],
+            'past the last one' => [
+                MarkKind::LongestRun,
+                ['2026-03-03' => [500]],
+                TargetSchool::Milestones,
+                501.0,
+                'own record 500, and one',
+            ],
+            'times have no milestones' => [
+                MarkKind::TimeForWork,
+                ['2026-03-03' => [9.8]],
+                TargetSchool::Milestones,
+                9.7,
+                'own record 9.8, less 0.1 s',
+            ],
+            'what cannot be bettered' => [
+                MarkKind::TimeForWork,
+                ['2026-03-03' => [0.1]],
+                TargetSchool::OwnRecord,
+                0.1,
+                'own record, which cannot be bettered',
+            ],
         ];
     }
 
     /** @param  array<string, list<float|int>>  $marks */
     #[DataProvider('targets')]
-    public function test_targets_follow_their_school(MarkKind $kind, array $marks, TargetSchool $school, ?float $value, string $because): void
-    {
+    public function test_targets_follow_their_school(
+        MarkKind $kind,
+        array $marks,
+        TargetSchool $school,
+        ?float $value,
+        string $because,
+    ): void {
         $target = Target::of(self::reading($kind, $marks), $school);
 
         self::assertSame($value, $target?->value);
@@ -155,7 +235,10 @@ final class RecordTest extends TestCase
 
     public function test_an_own_record_target_is_always_better_than_the_record(): void
     {
-        $this->forAll(Generators::elements(MarkKind::cases()), Generators::vector(5, Generators::choose(2, 900)))->then(function (MarkKind $kind, array $values): void {
+        $this->forAll(
+            Generators::elements(MarkKind::cases()),
+            Generators::vector(5, Generators::choose(2, 900)),
+        )->then(function (MarkKind $kind, array $values): void {
             // Within what the kind can mean, with room for one step either way.
             $values = array_map(fn (int $value): float => max($kind->least() + 1, min($kind->most() - 1, (float) $value)), $values);
             $reading = self::reading($kind, ['2026-03-03' => $values]);
@@ -204,7 +287,11 @@ final class RecordTest extends TestCase
         self::assertNotEmpty($golden['cases']);
         foreach ($golden['cases'] as $case) {
             $best = $case['best'] === null ? null : (float) $case['best'];
-            self::assertSame($case['expected'], BestCheck::of(Better::from($case['better']), $best, (float) $case['value'])->value, $case['name']);
+            self::assertSame(
+                $case['expected'],
+                BestCheck::of(Better::from($case['better']), $best, (float) $case['value'])->value,
+                $case['name'],
+            );
         }
     }
 

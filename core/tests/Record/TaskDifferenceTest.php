@@ -24,13 +24,22 @@ final class TaskDifferenceTest extends TestCase
 
     public function test_the_same_task_has_no_difference_whatever_is_mended_in_words(): void
     {
-        self::assertSame([], TaskDifference::between(self::key([]), self::key(['name' => 'Soles', 'points' => ['Eyes up.']]), LengthUnit::Metre));
+        self::assertSame(
+            [],
+            TaskDifference::between(self::key([]), self::key(['name' => 'Soles', 'points' => ['Eyes up.']]), LengthUnit::Metre),
+        );
     }
 
     public function test_script_limit_and_rule_are_named_too(): void
     {
-        self::assertSame(['Script was "a.sole/still b.sole/still", is "a.in b.in".'], TaskDifference::between(self::key([]), self::key(['script' => 'a.in b.in']), LengthUnit::Metre));
-        self::assertSame(['Touches was none, is {"least":null,"most":2}.'], TaskDifference::between(self::key([]), self::key(['touches' => ['most' => 2]]), LengthUnit::Metre));
+        self::assertSame(
+            ['Script was "a.sole/still b.sole/still", is "a.in b.in".'],
+            TaskDifference::between(self::key([]), self::key(['script' => 'a.in b.in']), LengthUnit::Metre),
+        );
+        self::assertSame(
+            ['Touches was none, is {"least":null,"most":2}.'],
+            TaskDifference::between(self::key([]), self::key(['touches' => ['most' => 2]]), LengthUnit::Metre),
+        );
     }
 
     /** @param  array<string, mixed>  $change */

@@ -20,7 +20,10 @@ final class PartnersTest extends TestCase
     {
         $meetings = Meetings::of([6 => [['a', 'b']], 12 => [['a', 'b'], ['a', 'b', 'c']]]);
 
-        self::assertSame([1.0, 1.0, 0.25, 0.0], [$meetings->weight('a', 'b'), $meetings->weight('b', 'a'), $meetings->weight('b', 'c'), $meetings->weight('c', 'd')]);
+        self::assertSame(
+            [1.0, 1.0, 0.25, 0.0],
+            [$meetings->weight('a', 'b'), $meetings->weight('b', 'a'), $meetings->weight('b', 'c'), $meetings->weight('c', 'd')],
+        );
         self::assertSame([0.25, 0.0], [$meetings->threeWeight('c'), $meetings->threeWeight('d')]);
     }
 
@@ -73,7 +76,12 @@ final class PartnersTest extends TestCase
                 $past[$ago] = array_chunk($chance->shuffleArray($ids), $chance->getInt(2, 3));
             }
             $meetings = Meetings::of($past);
-            $least = min(array_map(fn (array $groups): float => self::cost($groups, $meetings), iterator_to_array(self::groupings($ids, $players % 2 === 1), false)));
+            $least = min(
+                array_map(
+                    fn (array $groups): float => self::cost($groups, $meetings),
+                    iterator_to_array(self::groupings($ids, $players % 2 === 1), false),
+                ),
+            );
 
             self::assertEqualsWithDelta($least, self::cost(Partners::of($ids, $meetings), $meetings), 1e-9);
         }
@@ -260,7 +268,9 @@ final class PartnersTest extends TestCase
         }
         $fewest = null;
         foreach ($players as $one) {
-            $new = array_values(array_filter($players, fn (string $other): bool => $other !== $one && $meetings->weight($one, $other) === 0.0));
+            $new = array_values(
+                array_filter($players, fn (string $other): bool => $other !== $one && $meetings->weight($one, $other) === 0.0),
+            );
             if ($fewest === null || count($new) < count($fewest[1])) {
                 $fewest = [$one, $new];
             }
@@ -286,6 +296,8 @@ final class PartnersTest extends TestCase
         [$one, $other] = array_shift($edges);
         $without = self::mostEdges($edges, $taken);
 
-        return in_array($one, $taken, true) || in_array($other, $taken, true) ? $without : max($without, 1 + self::mostEdges($edges, [...$taken, $one, $other]));
+        return in_array($one, $taken, true) || in_array($other, $taken, true)
+            ? $without
+            : max($without, 1 + self::mostEdges($edges, [...$taken, $one, $other]));
     }
 }

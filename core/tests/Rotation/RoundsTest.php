@@ -17,7 +17,15 @@ final class RoundsTest extends TestCase
     /** FIDE Handbook C.05 Annex 1, Berger tables for six and eight players, from memory. */
     private const BERGER = [
         6 => [1 => '1-6 2-5 3-4', '6-4 5-3 1-2', '2-6 3-1 4-5', '6-5 1-4 2-3', '3-6 4-2 5-1'],
-        8 => [1 => '1-8 2-7 3-6 4-5', '8-5 6-4 7-3 1-2', '2-8 3-1 4-7 5-6', '8-6 7-5 1-4 2-3', '3-8 4-2 5-1 6-7', '8-7 1-6 2-5 3-4', '4-8 5-3 6-2 7-1'],
+        8 => [
+            1 => '1-8 2-7 3-6 4-5',
+            '8-5 6-4 7-3 1-2',
+            '2-8 3-1 4-7 5-6',
+            '8-6 7-5 1-4 2-3',
+            '3-8 4-2 5-1 6-7',
+            '8-7 1-6 2-5 3-4',
+            '4-8 5-3 6-2 7-1',
+        ],
     ];
 
     /** @return iterable<string, array{int, int, string}> */
@@ -33,7 +41,10 @@ final class RoundsTest extends TestCase
     #[DataProvider('berger')]
     public function test_agrees_with_the_berger_tables(int $players, int $round, string $pairs): void
     {
-        self::assertSame($pairs, implode(' ', array_map(fn (array $pair): string => "{$pair[0]}-{$pair[1]}", RoundRobin::round($players, $round))));
+        self::assertSame(
+            $pairs,
+            implode(' ', array_map(fn (array $pair): string => "{$pair[0]}-{$pair[1]}", RoundRobin::round($players, $round))),
+        );
     }
 
     public function test_everybody_meets_everybody_once(): void
@@ -74,7 +85,10 @@ final class RoundsTest extends TestCase
         foreach (range(0, $players - 1) as $player) {
             $lines[$player % $positions][] = $player;
         }
-        $events = array_map(fn (int $ball): array => [$ball * $passSeconds / $balls, intdiv($ball * $positions, $balls)], range(0, $balls - 1));
+        $events = array_map(
+            fn (int $ball): array => [$ball * $passSeconds / $balls, intdiv($ball * $positions, $balls)],
+            range(0, $balls - 1),
+        );
         $turns = array_fill(0, $players, []);
         $end = 4000.0;
         while ($events[0][0] < $end) {
@@ -141,7 +155,12 @@ final class RoundsTest extends TestCase
                 self::assertEqualsCanonicalizing(range(0, $stations - 1), $groups);
             }
             foreach (range(0, $stations - 1) as $turn) {
-                self::assertCount($stations, array_unique(array_map(fn (int $station): int => StationRound::groupAt($station, $turn, $stations), range(0, $stations - 1))));
+                self::assertCount(
+                    $stations,
+                    array_unique(
+                        array_map(fn (int $station): int => StationRound::groupAt($station, $turn, $stations), range(0, $stations - 1)),
+                    ),
+                );
             }
         }
         self::assertSame([30.0, 190.0], [StationRound::seconds(1, 30.0, 10.0), StationRound::seconds(5, 30.0, 10.0)]);

@@ -14,7 +14,10 @@ final class SegmentClockTest extends TestCase
 {
     use TestTrait;
 
-    /** @return iterable<string, array{list<array{press: string, atMs: int, seconds?: int}>, int, array{state: string, index: int, elapsedMs: int, remainingMs: int}}> */
+    /**
+     * @return iterable<string, array{list<array{press: string, atMs: int, seconds?: int}>, int, array{state: string, index: int,
+     *     elapsedMs: int, remainingMs: int}}>
+     */
     public static function cases(): iterable
     {
         foreach (self::golden()['cases'] as $case) {
@@ -35,14 +38,22 @@ final class SegmentClockTest extends TestCase
     public function test_time_spent_agrees_with_the_golden_cases(): void
     {
         foreach (self::golden()['spent'] as $case) {
-            self::assertSame($case['expected'], SegmentClock::spentMs(self::golden()['segments'], $case['presses'], $case['nowMs']), $case['name']);
+            self::assertSame(
+                $case['expected'],
+                SegmentClock::spentMs(self::golden()['segments'], $case['presses'], $case['nowMs']),
+                $case['name'],
+            );
         }
     }
 
     public function test_pausing_loses_and_gains_no_time(): void
     {
         $this->forAll(Generators::choose(1, 29_000), Generators::choose(1, 600_000))->then(function (int $before, int $pause): void {
-            $straight = SegmentClock::at(self::golden()['segments'], [['press' => 'start', 'atMs' => 0], ['press' => 'next', 'atMs' => 0]], $before + 500);
+            $straight = SegmentClock::at(
+                self::golden()['segments'],
+                [['press' => 'start', 'atMs' => 0], ['press' => 'next', 'atMs' => 0]],
+                $before + 500,
+            );
             $paused = SegmentClock::at(self::golden()['segments'], [
                 ['press' => 'start', 'atMs' => 0], ['press' => 'next', 'atMs' => 0],
                 ['press' => 'pause', 'atMs' => $before], ['press' => 'resume', 'atMs' => $before + $pause],
@@ -51,7 +62,11 @@ final class SegmentClockTest extends TestCase
         });
     }
 
-    /** @return array{segments: list<array{seconds: int, endsByClock: bool}>, cases: list<array{name: string, presses: list<array{press: string, atMs: int, seconds?: int}>, nowMs: int, expected: array{state: string, index: int, elapsedMs: int, remainingMs: int}}>} */
+    /**
+     * @return array{segments: list<array{seconds: int, endsByClock: bool}>, cases: list<array{name: string,
+     *     presses: list<array{press: string, atMs: int, seconds?: int}>, nowMs: int, expected:
+     *     array{state: string, index: int, elapsedMs: int, remainingMs: int}}>}
+     */
     private static function golden(): array
     {
         return json_decode((string) file_get_contents(__DIR__.'/../golden/segment-clock.json'), true, flags: JSON_THROW_ON_ERROR);

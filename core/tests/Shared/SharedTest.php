@@ -29,7 +29,10 @@ final class SharedTest extends TestCase
 
     public function test_a_length_survives_any_unit(): void
     {
-        $this->forAll(Generators::choose(0, 100_000), Generators::elements(LengthUnit::cases()))->then(function (int $hundredths, LengthUnit $unit): void {
+        $this->forAll(
+            Generators::choose(0, 100_000),
+            Generators::elements(LengthUnit::cases()),
+        )->then(function (int $hundredths, LengthUnit $unit): void {
             self::assertSame((float) ($hundredths / 100), Length::of($hundredths / 100, $unit)->in($unit));
         });
     }
@@ -50,7 +53,13 @@ final class SharedTest extends TestCase
     /** @return array<string, array{string}> */
     public static function noDates(): array
     {
-        return ['31 February' => ['2025-02-31'], 'a line break after it' => ["2025-02-28\n"], 'month 13' => ['2025-13-01'], 'a time' => ['2025-02-28T10:00'], 'nothing' => ['']];
+        return [
+            '31 February' => ['2025-02-31'],
+            'a line break after it' => ["2025-02-28\n"],
+            'month 13' => ['2025-13-01'],
+            'a time' => ['2025-02-28T10:00'],
+            'nothing' => [''],
+        ];
     }
 
     #[DataProvider('noDates')]

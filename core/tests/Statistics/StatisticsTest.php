@@ -18,11 +18,25 @@ final class StatisticsTest extends TestCase
     public function test_normal_distribution_agrees_with_r(): void
     {
         // R: pnorm(c(-3, -1.5, 0.84, 1.96, 5))
-        foreach ([[-3.0, 0.00134989803163], [-1.5, 0.06680720126886], [0.84, 0.79954580673955], [1.96, 0.97500210485178], [5.0, 0.99999971334843]] as [$z, $p]) {
+        foreach ([
+            [-3.0, 0.00134989803163],
+            [-1.5, 0.06680720126886],
+            [0.84, 0.79954580673955],
+            [1.96, 0.97500210485178],
+            [5.0, 0.99999971334843],
+        ] as [$z, $p]) {
             self::assertEqualsWithDelta($p, NormalDistribution::cdf($z), 1e-12);
         }
         // R: qnorm(c(0.001, 0.025, 0.2, 0.5, 0.8, 0.975, 0.9999))
-        foreach ([[0.001, -3.090232306168], [0.025, -1.959963984540], [0.2, -0.841621233573], [0.5, 0.0], [0.8, 0.841621233573], [0.975, 1.959963984540], [0.9999, 3.719016485456]] as [$p, $z]) {
+        foreach ([
+            [0.001, -3.090232306168],
+            [0.025, -1.959963984540],
+            [0.2, -0.841621233573],
+            [0.5, 0.0],
+            [0.8, 0.841621233573],
+            [0.975, 1.959963984540],
+            [0.9999, 3.719016485456],
+        ] as [$p, $z]) {
             self::assertEqualsWithDelta($z, NormalDistribution::quantile($p), 1e-9);
         }
     }
@@ -74,7 +88,13 @@ final class StatisticsTest extends TestCase
     {
         // R: integrate(function(x) dnbinom(k, 8, x) * dbeta(x, 6.5, 3.5), 0, 1), summed over k
         $misses = CountDistribution::betaNegativeBinomial(8, 6.5, 3.5);
-        foreach ([0 => 0.0818356600674, 4 => 0.5750405788422, 9 => 0.8631502739154, 19 => 0.9807446815015, 30 => 0.9964332724915] as $k => $p) {
+        foreach ([
+            0 => 0.0818356600674,
+            4 => 0.5750405788422,
+            9 => 0.8631502739154,
+            19 => 0.9807446815015,
+            30 => 0.9964332724915,
+        ] as $k => $p) {
             self::assertEqualsWithDelta($p, $misses->cumulative[$k], 1e-9);
         }
     }
@@ -97,15 +117,24 @@ final class StatisticsTest extends TestCase
 
     public function test_the_slowest_of_unlike_workers_agrees_with_integrating_in_r(): void
     {
-        // R: s <- sqrt(log(1 + .25^2)); m <- c(2, 2, 2.6, 3.5); cdf <- function(x) sapply(x, function(v) prod(plnorm(v, log(m) - s^2/2, s)))
+        // R: s <- sqrt(log(1 + .25^2)); m <- c(2, 2, 2.6, 3.5); cdf <- function(x) sapply(x, function(v) prod(plnorm(v, log(m) - s^2/2,
+        // s)))
         // R: e <- function(n) integrate(function(x) n * x^(n - 1) * (1 - cdf(x)), 0, 60, rel.tol = 1e-10, subdivisions = 2000)$value
         // R: a <- e(1); c(a, e(2) - a^2, e(3) - 3 * a * e(2) + 2 * a^3)
         self::assertEqualsWithDelta([3.636389687, 0.636089567, 0.481594703], SlowestWorker::ofMeans([2.0, 3.5, 2.0, 2.6], 0.25), 1e-5);
-        self::assertEqualsWithDelta(array_map(fn (float $moment, int $power): float => $moment * 3.0 ** $power, SlowestWorker::moments(5, 0.25), [1, 2, 3]), SlowestWorker::ofMeans([3.0, 3.0, 3.0, 3.0, 3.0], 0.25), 1e-12);
+        self::assertEqualsWithDelta(
+            array_map(fn (float $moment, int $power): float => $moment * 3.0 ** $power, SlowestWorker::moments(5, 0.25), [1, 2, 3]),
+            SlowestWorker::ofMeans([3.0, 3.0, 3.0, 3.0, 3.0], 0.25),
+            1e-12,
+        );
         // Who is far behind decides alone.
         self::assertEqualsWithDelta([30.0, 56.25], array_slice(SlowestWorker::ofMeans([30.0, 1.0, 1.0], 0.25), 0, 2), 1e-3);
         // R: c(dnorm(-1.3), pnorm(-1.3), dnorm(2.1), pnorm(2.1))
-        self::assertEqualsWithDelta([0.171368592048, 0.096800484586, 0.043983595980, 0.982135579437], [...NormalDistribution::densityAndCdf(-1.3), ...NormalDistribution::densityAndCdf(2.1)], 1e-7);
+        self::assertEqualsWithDelta(
+            [0.171368592048, 0.096800484586, 0.043983595980, 0.982135579437],
+            [...NormalDistribution::densityAndCdf(-1.3), ...NormalDistribution::densityAndCdf(2.1)],
+            1e-7,
+        );
     }
 
     public function test_counts_add_up_as_r_says(): void
@@ -134,7 +163,11 @@ final class StatisticsTest extends TestCase
         foreach ([0.1, 0.25, 0.6] as $cv) {
             [$mean, $variance, $third] = SlowestWorker::moments(1, $cv);
             self::assertEqualsWithDelta([1.0, $cv ** 2, $cv ** 4 * (3.0 + $cv ** 2)], [$mean, $variance, $third], 1e-9);
-            self::assertEqualsWithDelta(2.0 * NormalDistribution::cdf(sqrt(log(1.0 + $cv ** 2) / 2.0)), SlowestWorker::moments(2, $cv)[0], 1e-9);
+            self::assertEqualsWithDelta(
+                2.0 * NormalDistribution::cdf(sqrt(log(1.0 + $cv ** 2) / 2.0)),
+                SlowestWorker::moments(2, $cv)[0],
+                1e-9,
+            );
         }
     }
 

@@ -122,7 +122,10 @@ final class ScriptTest extends TestCase
     {
         $tally = Tally::of(Script::fromText('R.thigh^!first R.in^!pass L.in -.chest^ ?.in a~shot >a45'));
 
-        self::assertSame(['L' => ['in' => 1.0], 'R' => ['in' => 1.0, 'thigh' => 1.0], '?' => ['in' => 1.0], '-' => ['chest' => 1.0]], $tally->bySideAndSurface());
+        self::assertSame(
+            ['L' => ['in' => 1.0], 'R' => ['in' => 1.0, 'thigh' => 1.0], '?' => ['in' => 1.0], '-' => ['chest' => 1.0]],
+            $tally->bySideAndSurface(),
+        );
         self::assertSame(3.0, $tally->contactsInAir());
         self::assertSame(1.0, $tally->contactsFor(Purpose::First));
         self::assertSame(1.0, $tally->contactsFor(Purpose::Pass));
@@ -185,7 +188,22 @@ final class ScriptTest extends TestCase
     /** @return \Eris\Generator<string> */
     private static function scripts(): mixed
     {
-        $items = ['a.in', 'b.out/out', 'L.sole/still', 'R.lace^!shot', '?.?', '-.chest^!first', 'a~step-over', '>b90', '>360', '*marker', 'R*plant', '(a.in b.in)x3', '(a.lace^ (b.lace^)x2)x1-4', '(a.sole)x+'];
+        $items = [
+            'a.in',
+            'b.out/out',
+            'L.sole/still',
+            'R.lace^!shot',
+            '?.?',
+            '-.chest^!first',
+            'a~step-over',
+            '>b90',
+            '>360',
+            '*marker',
+            'R*plant',
+            '(a.in b.in)x3',
+            '(a.lace^ (b.lace^)x2)x1-4',
+            '(a.sole)x+',
+        ];
 
         return Generators::map(
             fn (array $picked): string => implode(' ', $picked === [] ? ['a.in'] : $picked),

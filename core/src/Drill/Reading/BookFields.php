@@ -34,7 +34,9 @@ final readonly class BookFields
     {
         $slug = is_string($this->fields[$name] ?? null) ? $this->fields[$name] : '';
 
-        return preg_match('/\A[a-z0-9]+(-[a-z0-9]+)*\z/', $slug) === 1 && strlen($slug) <= 80 ? $slug : throw $this->refusal($name, "\"{$name}\" needs a slug in lower case with hyphens, at most 80 letters.");
+        return preg_match('/\A[a-z0-9]+(-[a-z0-9]+)*\z/', $slug) === 1 && strlen($slug) <= 80
+            ? $slug
+            : throw $this->refusal($name, "\"{$name}\" needs a slug in lower case with hyphens, at most 80 letters.");
     }
 
     /** @throws InvalidDrill If it is not text, empty where it may not be, or too long. */
@@ -61,7 +63,12 @@ final readonly class BookFields
         }
 
         return array_map(
-            fn (int $i, mixed $text): string => is_string($text) && trim($text) !== '' && mb_strlen($text) <= 300 ? $text : throw $this->refusal("{$name}.{$i}", "\"{$name}\" lists sentences of at most 300 letters."),
+            fn (int $i, mixed $text): string => is_string($text) && trim($text) !== '' && mb_strlen($text) <= 300
+                ? $text
+                : throw $this->refusal(
+                    "{$name}.{$i}",
+                    "\"{$name}\" lists sentences of at most 300 letters.",
+                ),
             array_keys($list),
             $list,
         );
@@ -87,7 +94,10 @@ final readonly class BookFields
     public function entries(string $name): array
     {
         return array_map(
-            fn (int $i, mixed $one): self => is_array($one) ? new self($one, $this->path("{$name}.{$i}")) : throw $this->refusal("{$name}.{$i}", "\"{$name}\" lists objects."),
+            fn (int $i, mixed $one): self => is_array($one) ? new self($one, $this->path("{$name}.{$i}")) : throw $this->refusal(
+                "{$name}.{$i}",
+                "\"{$name}\" lists objects.",
+            ),
             array_keys($this->list($name)),
             $this->list($name),
         );
@@ -117,7 +127,9 @@ final readonly class BookFields
     {
         $value = $this->fields[$name] ?? $default;
 
-        return is_int($value) && $value >= $least && $value <= $most ? $value : throw $this->refusal($name, "\"{$name}\" must be a whole number between {$least} and {$most}.");
+        return is_int($value) && $value >= $least && $value <= $most
+            ? $value
+            : throw $this->refusal($name, "\"{$name}\" must be a whole number between {$least} and {$most}.");
     }
 
     /** @throws InvalidDrill If it is neither yes nor no. */
@@ -141,7 +153,10 @@ final readonly class BookFields
     {
         $value = $this->fields[$name] ?? $default?->value;
 
-        return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw $this->refusal($name, "\"{$name}\" must be one of ".implode(', ', array_column($enum::cases(), 'value')).'.');
+        return (is_string($value) ? $enum::tryFrom($value) : null) ?? throw $this->refusal(
+            $name,
+            "\"{$name}\" must be one of ".implode(', ', array_column($enum::cases(), 'value')).'.',
+        );
     }
 
     /** @throws InvalidDrill If it is not one of the nine. */
@@ -157,7 +172,10 @@ final readonly class BookFields
      */
     public function faults(): array
     {
-        return array_map(static fn (self $pair): array => ['fault' => $pair->text('fault'), 'fix' => $pair->text('fix')], $this->entries('faults'));
+        return array_map(
+            static fn (self $pair): array => ['fault' => $pair->text('fault'), 'fix' => $pair->text('fix')],
+            $this->entries('faults'),
+        );
     }
 
     public function refusal(string $name, string $message): InvalidDrill

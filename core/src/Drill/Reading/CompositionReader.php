@@ -49,7 +49,11 @@ final class CompositionReader
     private static function parts(BookFields $read, string $name): array
     {
         $parts = array_map(
-            static fn (BookFields $part): Part => new Part($part->text('name', most: 80), self::script($part, 'script'), $part->has('move') ? $part->slug('move') : null),
+            static fn (BookFields $part): Part => new Part(
+                $part->text('name', most: 80),
+                self::script($part, 'script'),
+                $part->has('move') ? $part->slug('move') : null,
+            ),
             $read->entries($name),
         );
 
@@ -76,7 +80,11 @@ final class CompositionReader
             $read->text('name', most: 80),
             self::script($read, 'script'),
             $dose,
-            Pace::of($read->number('secondsPerRep', 0.1, 120.0), $read->number('goodChance', 0.05, 1.0, 1.0), $read->number('fetchSeconds', 0.0, 60.0, 0.0)),
+            Pace::of(
+                $read->number('secondsPerRep', 0.1, 120.0),
+                $read->number('goodChance', 0.05, 1.0, 1.0),
+                $read->number('fetchSeconds', 0.0, 60.0, 0.0),
+            ),
             $read->number('restSeconds', 0.0, 600.0, 0.0),
             $read->has('scoring') ? ScoringReader::read($read->object('scoring')) : null,
             $read->has('manner') ? $read->choice('manner', ServiceManner::class) : null,

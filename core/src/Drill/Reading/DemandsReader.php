@@ -24,7 +24,18 @@ use FleetSparrow\Core\Shared\TouchLimit;
 /** Reads who is needed, what is asked of the player, and what is called. */
 final class DemandsReader
 {
-    public const ORGANISATION = ['workers', 'playerServers', 'service', 'manner', 'pattern', 'coachServes', 'serverMoves', 'needsCounter', 'keepers', 'card'];
+    public const ORGANISATION = [
+        'workers',
+        'playerServers',
+        'service',
+        'manner',
+        'pattern',
+        'coachServes',
+        'serverMoves',
+        'needsCounter',
+        'keepers',
+        'card',
+    ];
 
     /** @throws InvalidDrill If a field says something that cannot be done. */
     public static function organisation(BookFields $read): Organisation
@@ -46,7 +57,9 @@ final class DemandsReader
             $read->flag('serverMoves'),
             $read->flag('needsCounter'),
             max(0, $read->whole('keepers', 0, 2, 0)),
-            $card === null ? null : new ServerCard($card->text('give'), $card->text('call', true), $card->text('count', true), $card->text('stop', true)),
+            $card === null
+                ? null
+                : new ServerCard($card->text('give'), $card->text('call', true), $card->text('count', true), $card->text('stop', true)),
         );
     }
 
@@ -62,7 +75,15 @@ final class DemandsReader
             $read->choice('targetsNamedBy', TargetNaming::class, TargetNaming::Order),
             $read->texts('needs', most: 12),
             self::ageGroup($read, 'fromAge'),
-            array_map(static fn (BookFields $level): LevelFactor => LevelFactor::of(self::ageGroup($level, 'ageGroup'), $level->number('dose', 0.25, 2.0), $level->number('distance', 0.25, 2.0), $level->number('target', 0.25, 2.0)), $read->entries('levels')),
+            array_map(
+                static fn (BookFields $level): LevelFactor => LevelFactor::of(
+                    self::ageGroup($level, 'ageGroup'),
+                    $level->number('dose', 0.25, 2.0),
+                    $level->number('distance', 0.25, 2.0),
+                    $level->number('target', 0.25, 2.0),
+                ),
+                $read->entries('levels'),
+            ),
             $read->choice('opposition', Opposition::class, Opposition::None),
             $read->flag('keepsTheme'),
         );

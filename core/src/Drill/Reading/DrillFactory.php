@@ -25,8 +25,10 @@ use FleetSparrow\Core\Record\ScoringRule;
 final class DrillFactory
 {
     public const FIELDS = [
-        'slug', 'name', 'family', 'summary', 'layout', 'script', 'combination', 'buildUp', 'circuit', 'secondsPerRep', 'metresPerSecond', 'goodChance', 'fetchSeconds',
-        'dose', 'scoring', 'organisation', 'touches', 'sideSetBy', 'ball', 'calling', 'targetRoles', 'targetsNamedBy', 'needs', 'fromAge', 'levels', 'opposition', 'keepsTheme',
+        'slug', 'name', 'family', 'summary', 'layout', 'script', 'combination', 'buildUp', 'circuit', 'secondsPerRep',
+        'metresPerSecond', 'goodChance', 'fetchSeconds',
+        'dose', 'scoring', 'organisation', 'touches', 'sideSetBy', 'ball', 'calling', 'targetRoles', 'targetsNamedBy', 'needs',
+        'fromAge', 'levels', 'opposition', 'keepsTheme',
         'points', 'questions', 'faults', 'cautions', 'standIns', 'words', 'judgesQuality', 'note',
     ];
 
@@ -57,7 +59,9 @@ final class DrillFactory
         $summary = $try('summary', fn (): string => $read->text('summary', most: 300));
         $layout = $try('layout', fn (): ?Layout => $this->layout());
         $composition = $try('script', fn (): Composition => CompositionReader::read($read));
-        $seconds = $layout === null || $composition === null ? 1.0 : $try('secondsPerRep', fn (): float => $this->secondsPerRep($layout, $composition));
+        $seconds = $layout === null || $composition === null
+            ? 1.0
+            : $try('secondsPerRep', fn (): float => $this->secondsPerRep($layout, $composition));
         $chance = $try('goodChance', fn (): float => $read->number('goodChance', 0.05, 1.0));
         $fetch = $try('fetchSeconds', fn (): float => $read->number('fetchSeconds', 0.0, 60.0));
         $dose = $composition === null ? null : $try('dose', fn (): ?Dose => $this->dose($composition));
@@ -66,11 +70,39 @@ final class DrillFactory
         $demands = $try('demands', fn (): Demands => DemandsReader::demands($read));
         $teaching = $try('teaching', fn (): Teaching => $this->teaching());
         $this->faults->throwIfAny($slug ?? '?');
-        if ($slug === null || $name === null || $family === null || $summary === null || $layout === null || $composition === null || $seconds === null || $chance === null || $fetch === null || $organisation === null || $demands === null || $teaching === null) {
+        if (
+            $slug === null
+            || $name === null
+            || $family === null
+            || $summary === null
+            || $layout === null
+            || $composition === null
+            || $seconds === null
+            || $chance === null
+            || $fetch === null
+            || $organisation === null
+            || $demands === null
+            || $teaching === null
+        ) {
             throw InvalidDrill::because('drill', 'The drill could not be read.');
         }
 
-        return new Drill($slug, $name, $family, $summary, $layout, $composition, $seconds, $chance, $fetch, $dose, $rule, $organisation, $demands, $teaching);
+        return new Drill(
+            $slug,
+            $name,
+            $family,
+            $summary,
+            $layout,
+            $composition,
+            $seconds,
+            $chance,
+            $fetch,
+            $dose,
+            $rule,
+            $organisation,
+            $demands,
+            $teaching,
+        );
     }
 
     /** Null when faults were found and kept. */
@@ -140,10 +172,16 @@ final class DrillFactory
 
         return new Teaching(
             $points !== [] ? $points : throw $read->refusal('points', 'A drill needs a coaching point.'),
-            array_map(static fn (BookFields $one): Question => new Question($one->text('ask'), $one->texts('hopedFor', 1)), $read->entries('questions')),
+            array_map(
+                static fn (BookFields $one): Question => new Question($one->text('ask'), $one->texts('hopedFor', 1)),
+                $read->entries('questions'),
+            ),
             $faults !== [] ? $faults : throw $read->refusal('faults', 'A drill needs a common fault with its fix.'),
             $cautions !== [] ? $cautions : throw $read->refusal('cautions', 'A drill needs a caution.'),
-            array_map(static fn (BookFields $one): StandIn => new StandIn($one->text('for', most: 20), $one->text('use')), $read->entries('standIns')),
+            array_map(
+                static fn (BookFields $one): StandIn => new StandIn($one->text('for', most: 20), $one->text('use')),
+                $read->entries('standIns'),
+            ),
             $read->texts('words'),
             $read->flag('judgesQuality'),
             $read->text('note', mayBeEmpty: true, most: 1000),

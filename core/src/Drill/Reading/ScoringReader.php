@@ -56,7 +56,10 @@ final class ScoringReader
         $codes = [];
         foreach ($read->list($name) as $i => $code) {
             $one = is_string($code) ? $enum::tryFrom($code) : null;
-            $codes[] = $one ?? throw $read->refusal("{$name}.{$i}", "\"{$name}\" lists some of ".implode(', ', array_column($enum::cases(), 'value')).'.');
+            $codes[] = $one ?? throw $read->refusal(
+                "{$name}.{$i}",
+                "\"{$name}\" lists some of ".implode(', ', array_column($enum::cases(), 'value')).'.',
+            );
         }
 
         return $codes;
@@ -65,7 +68,14 @@ final class ScoringReader
     private static function protocol(BookFields $read): Protocol
     {
         return Protocol::of(
-            array_map(static fn (BookFields $one): array => ['slug' => $one->slug(), 'words' => $one->text('words'), 'seconds' => $one->number('seconds', -60.0, 60.0)], $read->entries('penalties')),
+            array_map(
+                static fn (BookFields $one): array => [
+                    'slug' => $one->slug(),
+                    'words' => $one->text('words'),
+                    'seconds' => $one->number('seconds', -60.0, 60.0),
+                ],
+                $read->entries('penalties'),
+            ),
             $read->has('limitSeconds') ? $read->number('limitSeconds', 1.0, 3600.0) : null,
             $read->number('perSecondOver', 0.0, 60.0, 0.0),
             $read->flag('countsPartSeconds'),

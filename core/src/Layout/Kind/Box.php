@@ -80,7 +80,11 @@ final readonly class Box implements Layout
 
     public function footprint(): Footprint
     {
-        return new Footprint(Limits::millimetres($this->width->metres()), Limits::millimetres($this->depth->metres()), Limits::CLEARANCE_MILLIMETRES);
+        return new Footprint(
+            Limits::millimetres($this->width->metres()),
+            Limits::millimetres($this->depth->metres()),
+            Limits::CLEARANCE_MILLIMETRES,
+        );
     }
 
     public function dimensions(): array

@@ -25,7 +25,8 @@ use FleetSparrow\Core\Shared\Length;
  * 2·√(d² − 4ρ²) + 2ρ·(π + 2·asin(2ρ ÷ d)). Derivation: each tangent has length √(d² − 4ρ²) and leaves the
  * circle asin(2ρ ÷ d) beyond the quarter, so each arc turns π + 2·asin(2ρ ÷ d).
  *
- * Example: `round(FigureOfEight::of(Length::of(3.0, LengthUnit::Yard), Length::ofMetres(0.5), true)->ballPath()->lengthMetres, 3)` is `8.997`.
+ * Example: `round(FigureOfEight::of(Length::of(3.0, LengthUnit::Yard), Length::ofMetres(0.5), true)->ballPath()->lengthMetres, 3)` is
+ * `8.997`.
  */
 final readonly class FigureOfEight implements Layout
 {
@@ -123,7 +124,11 @@ final readonly class FigureOfEight implements Layout
     {
         $r = $this->radius->metres();
 
-        return new Footprint(Limits::millimetres($this->distance->metres() + 2 * $r), Limits::millimetres(2 * $r), Limits::CLEARANCE_MILLIMETRES);
+        return new Footprint(
+            Limits::millimetres($this->distance->metres() + 2 * $r),
+            Limits::millimetres(2 * $r),
+            Limits::CLEARANCE_MILLIMETRES,
+        );
     }
 
     public function dimensions(): array

@@ -114,7 +114,10 @@ final readonly class Gates implements Layout
     {
         $middle = $this->gateWidth->metres() / 2;
 
-        return [new Place(new Point(0.0, $middle), PlaceRole::Worker), new Place(new Point($this->distance->metres(), $middle), PlaceRole::Worker)];
+        return [
+            new Place(new Point(0.0, $middle), PlaceRole::Worker),
+            new Place(new Point($this->distance->metres(), $middle), PlaceRole::Worker),
+        ];
     }
 
     public function balls(): array

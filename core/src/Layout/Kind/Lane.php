@@ -67,7 +67,10 @@ final readonly class Lane implements Layout
             Limits::millimetres($l),
             Limits::millimetres($w),
             $path,
-            dimensions: [new DimensionLine(new Point(0.0, 0.0), new Point($l, 0.0), $length), new DimensionLine(new Point($l, 0.0), new Point($l, $w), $width)],
+            dimensions: [
+                new DimensionLine(new Point(0.0, 0.0), new Point($l, 0.0), $length),
+                new DimensionLine(new Point($l, 0.0), new Point($l, $w), $width),
+            ],
             places: [new Place($path->points[0], PlaceRole::Worker)],
             balls: [$path->points[0]],
         );

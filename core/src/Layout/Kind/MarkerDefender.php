@@ -39,7 +39,10 @@ final readonly class MarkerDefender implements Layout
         Limits::length('exit', $exit);
         Limits::count('angle in degrees', $angleDegrees, 0, 90);
 
-        return new self(['approach' => $approach->tenthsOfMillimetre, 'exit' => $exit->tenthsOfMillimetre, 'angleDegrees' => $angleDegrees], self::sketch($approach, $exit, $angleDegrees));
+        return new self(
+            ['approach' => $approach->tenthsOfMillimetre, 'exit' => $exit->tenthsOfMillimetre, 'angleDegrees' => $angleDegrees],
+            self::sketch($approach, $exit, $angleDegrees),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self

@@ -68,7 +68,10 @@ final readonly class MarkerLine implements Layout
             0,
             new BallPath($points, ($markers - 1) * $spacing->metres()),
             timesAlongPath: $markers - 1,
-            dimensions: [new DimensionLine($points[0], $points[1], $spacing), new DimensionLine($points[0], $points[$markers - 1], Length::ofMetres(($markers - 1) * $spacing->metres()))],
+            dimensions: [
+                new DimensionLine($points[0], $points[1], $spacing),
+                new DimensionLine($points[0], $points[$markers - 1], Length::ofMetres(($markers - 1) * $spacing->metres())),
+            ],
             labels: [new Label($points[0], 'start')],
             places: [new Place($points[0], PlaceRole::Worker)],
             balls: [$points[0]],

@@ -40,7 +40,10 @@ final readonly class NumberedTargets implements Layout
         Limits::count('spread in degrees', $spreadDegrees, 0, 150);
         Limits::count('number of balls', $balls, 1, 12);
 
-        return new self(['targets' => $targets, 'distance' => $distance->tenthsOfMillimetre, 'spreadDegrees' => $spreadDegrees, 'balls' => $balls], self::sketch($targets, $distance, $spreadDegrees, $balls));
+        return new self(
+            ['targets' => $targets, 'distance' => $distance->tenthsOfMillimetre, 'spreadDegrees' => $spreadDegrees, 'balls' => $balls],
+            self::sketch($targets, $distance, $spreadDegrees, $balls),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
@@ -69,7 +72,11 @@ final readonly class NumberedTargets implements Layout
         $half = deg2rad($spreadDegrees / 2);
         // The leftmost of the arc, or of the start triangle, stands at the origin.
         $start = new Point(max(0.5, $d * sin($half)), 0.0);
-        $marks = [Marker::white($start->xMetres - 0.5, 0.0), Marker::white($start->xMetres + 0.5, 0.0), Marker::white($start->xMetres, 0.8)];
+        $marks = [
+            Marker::white($start->xMetres - 0.5, 0.0),
+            Marker::white($start->xMetres + 0.5, 0.0),
+            Marker::white($start->xMetres, 0.8),
+        ];
         $aims = [];
         $labels = [];
         foreach (range(1, $targets) as $number) {

@@ -25,7 +25,8 @@ use FleetSparrow\Core\Shared\Length;
  * A board in the middle of each side of a rectangle, and a smaller rectangle inside it from which passes are played. The way of
  * the ball is from the middle to a long board and back: the depth of the whole.
  *
- * Example: `PassingBoards::of(Length::ofMetres(12.0), Length::ofMetres(9.5), Length::ofMetres(4.0), Length::ofMetres(2.5))->ballPath()->lengthMetres` is `9.5`.
+ * Example: `PassingBoards::of(Length::ofMetres(12.0), Length::ofMetres(9.5), Length::ofMetres(4.0),
+ * Length::ofMetres(2.5))->ballPath()->lengthMetres` is `9.5`.
  */
 final readonly class PassingBoards implements Layout
 {
@@ -40,12 +41,20 @@ final readonly class PassingBoards implements Layout
         Limits::length('depth', $depth);
         Limits::length('width of the middle', $innerWidth);
         Limits::length('depth of the middle', $innerDepth);
-        if ($innerWidth->tenthsOfMillimetre >= $width->tenthsOfMillimetre || $innerDepth->tenthsOfMillimetre >= $depth->tenthsOfMillimetre) {
+        if (
+            $innerWidth->tenthsOfMillimetre >= $width->tenthsOfMillimetre
+            || $innerDepth->tenthsOfMillimetre >= $depth->tenthsOfMillimetre
+        ) {
             throw InvalidLayout::because('layout.innerWidth', 'The middle must lie within the whole.');
         }
 
         return new self(
-            ['width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'innerWidth' => $innerWidth->tenthsOfMillimetre, 'innerDepth' => $innerDepth->tenthsOfMillimetre],
+            [
+                'width' => $width->tenthsOfMillimetre,
+                'depth' => $depth->tenthsOfMillimetre,
+                'innerWidth' => $innerWidth->tenthsOfMillimetre,
+                'innerDepth' => $innerDepth->tenthsOfMillimetre,
+            ],
             self::sketch($width, $depth, $innerWidth, $innerDepth),
         );
     }
@@ -85,7 +94,10 @@ final readonly class PassingBoards implements Layout
             Limits::millimetres($w),
             Limits::millimetres($d),
             BallPath::through([$middle, $boards[0], $middle]),
-            dimensions: [new DimensionLine(new Point(0.0, 0.0), new Point($w, 0.0), $width), new DimensionLine(new Point($w, 0.0), new Point($w, $d), $depth)],
+            dimensions: [
+                new DimensionLine(new Point(0.0, 0.0), new Point($w, 0.0), $width),
+                new DimensionLine(new Point($w, 0.0), new Point($w, $d), $depth),
+            ],
             labels: array_map(static fn (Point $at, int $number): Label => new Label($at, (string) $number), $boards, [1, 2, 3, 4]),
             places: [new Place($middle, PlaceRole::Worker), new Place(new Point($w + 1.0, $d / 2), PlaceRole::Caller)],
             balls: [$middle],

@@ -42,12 +42,29 @@ final readonly class PassingRectangle implements Layout
         Limits::count('number of players at a corner', $perCorner, 1, 5);
         Limits::count('number of balls', $balls, 1, 2);
 
-        return new self(['width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'order' => $order, 'clockwise' => $clockwise, 'perCorner' => $perCorner, 'balls' => $balls], self::sketch($width, $depth, $order, $clockwise, $perCorner, $balls));
+        return new self(
+            [
+                'width' => $width->tenthsOfMillimetre,
+                'depth' => $depth->tenthsOfMillimetre,
+                'order' => $order,
+                'clockwise' => $clockwise,
+                'perCorner' => $perCorner,
+                'balls' => $balls,
+            ],
+            self::sketch($width, $depth, $order, $clockwise, $perCorner, $balls),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
     {
-        return self::of($fields->length('width'), $fields->length('depth'), $fields->whole('order'), $fields->whole('clockwise'), $fields->whole('perCorner'), $fields->whole('balls'));
+        return self::of(
+            $fields->length('width'),
+            $fields->length('depth'),
+            $fields->whole('order'),
+            $fields->whole('clockwise'),
+            $fields->whole('perCorner'),
+            $fields->whole('balls'),
+        );
     }
 
     public static function chosen(): array

@@ -73,7 +73,12 @@ final readonly class ReactionSquare implements Layout
             Limits::millimetres($s),
             BallPath::through([$middle, new Point(0.0, 0.0), $middle]),
             dimensions: [new DimensionLine(new Point(0.0, 0.0), new Point($s, 0.0), $side)],
-            labels: [new Label(new Point(0.0, 0.0), '1'), new Label(new Point($s, 0.0), '2'), new Label(new Point($s, $s), '3'), new Label(new Point(0.0, $s), '4')],
+            labels: [
+                new Label(new Point(0.0, 0.0), '1'),
+                new Label(new Point($s, 0.0), '2'),
+                new Label(new Point($s, $s), '3'),
+                new Label(new Point(0.0, $s), '4'),
+            ],
             places: [new Place($middle, PlaceRole::Worker), new Place(new Point(-1.0, $s / 2), PlaceRole::Caller)],
             balls: [$middle],
         );

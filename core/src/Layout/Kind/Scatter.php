@@ -37,7 +37,10 @@ final readonly class Scatter implements Layout
         Limits::length('depth', $depth);
         Limits::count('seed', $seed, 0, 999999);
 
-        return new self(['markers' => $markers, 'width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'seed' => $seed], self::sketch($markers, $width, $depth, $seed));
+        return new self(
+            ['markers' => $markers, 'width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'seed' => $seed],
+            self::sketch($markers, $width, $depth, $seed),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
@@ -83,7 +86,10 @@ final readonly class Scatter implements Layout
             $laid,
             Limits::millimetres($width->metres()),
             Limits::millimetres($depth->metres()),
-            dimensions: [new DimensionLine(new Point(0.0, 0.0), $corner, $width), new DimensionLine($corner, new Point($width->metres(), $depth->metres()), $depth)],
+            dimensions: [
+                new DimensionLine(new Point(0.0, 0.0), $corner, $width),
+                new DimensionLine($corner, new Point($width->metres(), $depth->metres()), $depth),
+            ],
             places: [new Place(new Point($width->metres() / 2, $depth->metres() / 2), PlaceRole::Worker)],
             balls: [new Point($width->metres() / 2, $depth->metres() / 2)],
         );

@@ -41,7 +41,15 @@ final readonly class ShootingLine implements Layout
         Limits::length('distance to the goal', $distance);
         Limits::length('goal width', $goalWidth);
 
-        return new self(['ballCount' => $ballCount, 'spacing' => $spacing->tenthsOfMillimetre, 'distance' => $distance->tenthsOfMillimetre, 'goalWidth' => $goalWidth->tenthsOfMillimetre], self::sketch($ballCount, $spacing, $distance, $goalWidth));
+        return new self(
+            [
+                'ballCount' => $ballCount,
+                'spacing' => $spacing->tenthsOfMillimetre,
+                'distance' => $distance->tenthsOfMillimetre,
+                'goalWidth' => $goalWidth->tenthsOfMillimetre,
+            ],
+            self::sketch($ballCount, $spacing, $distance, $goalWidth),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
@@ -77,7 +85,10 @@ final readonly class ShootingLine implements Layout
         $goal = new Point($middle, $distance->metres());
 
         return new Sketch(
-            [Marker::blue($middle - $goalWidth->metres() / 2, $distance->metres()), Marker::blue($middle + $goalWidth->metres() / 2, $distance->metres())],
+            [
+                Marker::blue($middle - $goalWidth->metres() / 2, $distance->metres()),
+                Marker::blue($middle + $goalWidth->metres() / 2, $distance->metres()),
+            ],
             Limits::millimetres(2 * $middle),
             Limits::millimetres($distance->metres()),
             BallPath::through([$order[0], $goal]),
@@ -85,7 +96,10 @@ final readonly class ShootingLine implements Layout
             timesAlongPath: $ballCount,
             dimensions: [new DimensionLine($balls[0], $balls[1], $spacing), new DimensionLine(new Point($middle, 0.0), $goal, $distance)],
             labels: array_map(fn (int $turn, Point $at): Label => new Label($at, (string) ($turn + 1)), array_keys($order), $order),
-            places: [new Place(new Point($order[0]->xMetres, -1.0), PlaceRole::Worker), new Place(new Point($middle, $distance->metres() + 0.8), PlaceRole::Keeper)],
+            places: [
+                new Place(new Point($order[0]->xMetres, -1.0), PlaceRole::Worker),
+                new Place(new Point($middle, $distance->metres() + 0.8), PlaceRole::Keeper),
+            ],
             balls: $balls,
             equipment: [Equipment::Goal->value => 1],
         );

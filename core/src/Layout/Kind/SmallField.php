@@ -35,7 +35,15 @@ final readonly class SmallField implements Layout
         Limits::length('goal width', $goalWidth);
         Limits::count('number of goals at each end', $goalsPerEnd, 1, 2);
 
-        return new self(['width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'goalWidth' => $goalWidth->tenthsOfMillimetre, 'goalsPerEnd' => $goalsPerEnd], self::sketch($width, $depth, $goalWidth, $goalsPerEnd));
+        return new self(
+            [
+                'width' => $width->tenthsOfMillimetre,
+                'depth' => $depth->tenthsOfMillimetre,
+                'goalWidth' => $goalWidth->tenthsOfMillimetre,
+                'goalsPerEnd' => $goalsPerEnd,
+            ],
+            self::sketch($width, $depth, $goalWidth, $goalsPerEnd),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
@@ -77,7 +85,10 @@ final readonly class SmallField implements Layout
             $markers,
             Limits::millimetres($w),
             Limits::millimetres($d),
-            dimensions: [new DimensionLine(new Point(0.0, 0.0), new Point($w, 0.0), $width), new DimensionLine(new Point($w, 0.0), new Point($w, $d), $depth)],
+            dimensions: [
+                new DimensionLine(new Point(0.0, 0.0), new Point($w, 0.0), $width),
+                new DimensionLine(new Point($w, 0.0), new Point($w, $d), $depth),
+            ],
             places: [new Place(new Point($w / 2, $d / 2), PlaceRole::Worker)],
             balls: [new Point($w / 2, $d / 2)],
         );

@@ -68,7 +68,13 @@ final readonly class WallLane implements Layout
 
     public static function fromFields(LayoutFields $read): self
     {
-        return self::of($read->length('width'), $read->length('nearest'), $read->length('step'), $read->whole('levels'), $read->whole('level'));
+        return self::of(
+            $read->length('width'),
+            $read->length('nearest'),
+            $read->length('step'),
+            $read->whole('levels'),
+            $read->whole('level'),
+        );
     }
 
     public function kind(): string
@@ -131,7 +137,11 @@ final readonly class WallLane implements Layout
 
         return [
             new DimensionLine(new Point($w, -$used), new Point($w, 0.0), Length::ofMetres($used)),
-            new DimensionLine(new Point(0.0, -$this->distanceMetres($this->levels)), new Point($w, -$this->distanceMetres($this->levels)), $this->width),
+            new DimensionLine(
+                new Point(0.0, -$this->distanceMetres($this->levels)),
+                new Point($w, -$this->distanceMetres($this->levels)),
+                $this->width,
+            ),
         ];
     }
 

@@ -40,7 +40,10 @@ final readonly class WallTurn implements Layout
         Limits::length('distance to the wall', $wall);
         Limits::length('distance to the turn line', $turnLine);
 
-        return new self(['width' => $width->tenthsOfMillimetre, 'wall' => $wall->tenthsOfMillimetre, 'turnLine' => $turnLine->tenthsOfMillimetre], self::sketch($width, $wall, $turnLine));
+        return new self(
+            ['width' => $width->tenthsOfMillimetre, 'wall' => $wall->tenthsOfMillimetre, 'turnLine' => $turnLine->tenthsOfMillimetre],
+            self::sketch($width, $wall, $turnLine),
+        );
     }
 
     public static function fromFields(LayoutFields $fields): self
@@ -72,7 +75,10 @@ final readonly class WallTurn implements Layout
             Limits::millimetres($w),
             Limits::millimetres($d + $t),
             BallPath::through([$player, new Point($w / 2, 0.0), $player, new Point($w / 2, -$d - $t)]),
-            dimensions: [new DimensionLine(new Point($w, -$d), new Point($w, 0.0), $wall), new DimensionLine(new Point($w, -$d - $t), new Point($w, -$d), $turnLine)],
+            dimensions: [
+                new DimensionLine(new Point($w, -$d), new Point($w, 0.0), $wall),
+                new DimensionLine(new Point($w, -$d - $t), new Point($w, -$d), $turnLine),
+            ],
             labels: [new Label(new Point($w / 2, 0.0), 'wall'), new Label($player, 'start')],
             places: [new Place($player, PlaceRole::Worker)],
             balls: [$player],
