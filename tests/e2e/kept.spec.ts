@@ -86,9 +86,9 @@ test('what one coach entered waits for that coach, whoever signs in on the phone
   await context.setOffline(true);
   await type(page, '37');
   await expect(page.getByText('1 saved here, not sent yet')).toBeVisible();
-  await context.setOffline(false);
   // The sign-in is gone before anything could be sent.
   await context.clearCookies();
+  await context.setOffline(false);
   const sent: string[] = [];
   page.on('request', (request) => {
     if (request.url().endsWith('/api/v1/marks')) sent.push(request.postData() ?? '');
