@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Exchange\Import\DrillFile;
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseField;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Ball;
 use FleetSparrow\Core\Drill\Calling;
+use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Opposition;
 use FleetSparrow\Core\Drill\Pattern;
@@ -56,7 +60,9 @@ final class DrillSchema
                     ['value', 'unit'],
                 ),
                 'layout' => ['oneOf' => array_map(self::layout(...), array_keys(LayoutParameters::all()), LayoutParameters::all())],
-                'dose' => self::dose(),
+                'dose' => self::dose(DoseFactory::KINDS + [CircuitDose::KIND => CircuitDose::class]),
+                // An item of a circuit is one set of it, and rests lie between items.
+                'itemDose' => self::dose(DoseFactory::KINDS, ['sets', 'restSeconds']),
                 'touches' => self::object(
                     ['least' => self::whole(1, 20), 'most' => self::whole(1, 20), 'whileLearning' => self::whole(1, 20)],
                 ),
@@ -64,7 +70,7 @@ final class DrillSchema
                 'part' => self::object(['name' => self::text(80), 'script' => self::text(400), 'move' => self::slug()], ['name', 'script']),
                 'item' => self::object([
                     'name' => self::text(80), 'script' => self::text(400), 'secondsPerRep' => self::number(0.1, 120.0),
-                    'dose' => ['$ref' => '#/$defs/dose'], 'restSeconds' => self::number(0.0, 600.0),
+                    'dose' => ['$ref' => '#/$defs/itemDose'], 'restSeconds' => self::number(0.0, 600.0),
                     'goodChance' => self::number(0.05, 1.0), 'fetchSeconds' => self::number(0.0, 60.0),
                     'scoring' => ['$ref' => '#/$defs/scoring'], 'manner' => self::enum(ServiceManner::class),
                     'touches' => ['$ref' => '#/$defs/touches'],
@@ -163,26 +169,43 @@ final class DrillSchema
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function dose(): array
+    /**
+     * @param  array<string, class-string<Dose>>  $kinds
+     * @param  list<string>  $mayBeLeftOut  beside what the kind itself says
+     * @return array<string, mixed> each kind with what it asks for and its own limits, as its class declares them
+     */
+    private static function dose(array $kinds, array $mayBeLeftOut = []): array
     {
-        $yes = ['enum' => [0, 1, true, false]];
+        return ['oneOf' => array_map(
+            static function (string $kind, string $dose) use ($mayBeLeftOut): array {
+                $properties = ['kind' => ['const' => $kind]];
+                $needed = ['kind'];
+                foreach ($dose::asks() as $field) {
+                    $properties[$field->name] = self::doseField($field);
+                    if (! $field->mayBeLeftOut && ! in_array($field->name, $mayBeLeftOut, true)) {
+                        $needed[] = $field->name;
+                    }
+                }
 
-        return self::object([
-            'kind' => self::oneOf(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit']),
-            'sides' => self::enum(DoseSides::class), 'sets' => self::whole(1, 20), 'restSeconds' => self::number(0.0, 600.0),
-            'workSeconds' => self::number(5.0, 1800.0), 'reps' => self::whole(1, 500), 'good' => self::whole(1, 200),
-            'lengths' => self::whole(1, 100), 'andBack' => $yes,
-            'tempos' => [
-                'type' => 'string',
-                'pattern' => '^('.implode(
-                    '|',
-                    array_column(Tempo::cases(), 'value'),
-                ).')( ('.implode('|', array_column(Tempo::cases(), 'value')).'))*$',
-            ],
-            'total' => self::whole(5, 2000), 'onlyGood' => $yes, 'goal' => self::whole(1, 2000), 'balls' => self::whole(1, 50),
-            'untilHit' => $yes, 'minutes' => self::number(0.5, 30.0), 'rounds' => self::whole(1, 20),
-        ], ['kind']);
+                return self::object($properties, $needed);
+            },
+            array_keys($kinds),
+            array_values($kinds),
+        )];
+    }
+
+    /** @return array<string, mixed> */
+    private static function doseField(DoseField $field): array
+    {
+        $tempo = implode('|', array_column(Tempo::cases(), 'value'));
+
+        return match ($field->type) {
+            'whole' => self::whole((int) $field->least, (int) $field->most),
+            'seconds', 'minutes' => self::number($field->least, $field->most),
+            'yes' => ['enum' => [0, 1, true, false]],
+            'sides' => self::enum(DoseSides::class),
+            'tempos' => ['type' => 'string', 'pattern' => "^(({$tempo})( ({$tempo}))*)?$"],
+        };
     }
 
     /** @return array<string, mixed> */

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\OpenApi\Description;
+use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Routing\Route as RegisteredRoute;
 use Illuminate\Support\Facades\Route;
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What the API says of itself is committed, current and true. */
@@ -244,6 +247,51 @@ final class ContractTest extends FeatureTestCase
         ] as $field => $wrong) {
             $drill = (object) ([$field => $wrong] + (array) $example->drills[0]);
             self::assertFalse($validator->validate((object) (['drills' => [$drill]] + (array) $example), $schema)->isValid(), $field);
+        }
+    }
+
+    /** @return array<string, array{string}> */
+    public static function doses(): array
+    {
+        return array_combine(array_keys(DoseFactory::KINDS), array_map(fn (string $kind): array => [$kind], array_keys(DoseFactory::KINDS)));
+    }
+
+    #[DataProvider('doses')]
+    public function test_a_doses_limits_are_the_same_in_the_schema_and_in_the_core(string $kind): void
+    {
+        $schema = json_decode((string) file_get_contents(base_path('docs/formats/drill.schema.json')), false, 512, JSON_THROW_ON_ERROR);
+        $dose = (object) ['$schema' => $schema->{'$schema'}, '$ref' => '#/$defs/dose', '$defs' => $schema->{'$defs'}];
+        $asks = DoseFactory::KINDS[$kind]::asks();
+        $good = ['kind' => $kind];
+        foreach ($asks as $field) {
+            $value = match ($field->type) {
+                'sides' => 'each',
+                'tempos' => null,
+                'whole', 'yes' => (int) $field->least,
+                default => $field->least,
+            };
+            $good += $value === null ? [] : [$field->name => $value];
+        }
+        $agree = function (array $fields, bool $isTaken, string $what) use ($dose): void {
+            try {
+                DoseFactory::fromFields($fields);
+                $byCore = true;
+            } catch (CoreException) {
+                $byCore = false;
+            }
+            $bySchema = (new Validator)->validate((object) $fields, $dose)->isValid();
+            self::assertSame([$isTaken, $isTaken], [$byCore, $bySchema], $what);
+        };
+        $agree($good, true, 'the least of everything');
+        foreach ($asks as $field) {
+            if (! in_array($field->type, ['whole', 'seconds', 'minutes'], true)) {
+                continue;
+            }
+            $number = fn (float $value): int|float => $field->type === 'whole' ? (int) $value : $value;
+            foreach ([[$field->most, true], [$field->least - 1, false], [$field->most + 1, false]] as [$value, $isTaken]) {
+                $agree([$field->name => $number($value)] + $good, $isTaken, "{$field->name} {$value}");
+            }
+            $agree(array_diff_key($good, [$field->name => 0]), false, "without {$field->name}");
         }
     }
 

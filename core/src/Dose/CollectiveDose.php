@@ -14,9 +14,12 @@ use FleetSparrow\Core\Statistics\SlowestWorker;
  * dropped rep counts, N·s + drops·r with mean N·h and variance N·h·(1 − h); where only good ones count, drops are negative
  * binomial (N, 1 − h) and cost s + r each. The working part ends with the slowest worker.
  */
-final readonly class CollectiveDose implements Dose
+final readonly class CollectiveDose implements PlainDose
 {
+    use HeldToLimits;
     use InSets;
+
+    public const KIND = 'collective';
 
     private function __construct(private int $total, private bool $onlyGood, private SetsAndRest $pattern)
     {
@@ -25,12 +28,26 @@ final readonly class CollectiveDose implements Dose
     /** @throws InvalidDose If the total is outside 5 to 2,000. */
     public static function of(int $total, bool $onlyGood, SetsAndRest $pattern): self
     {
-        return new self(DoseLimits::whole('total', 'The total', $total, 5, 2000), $onlyGood, $pattern);
+        return new self(self::held('total', $total), $onlyGood, $pattern);
+    }
+
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('total', 'The total', 5, 2000),
+            DoseField::yes('onlyGood', 'Only good ones count'),
+            ...SetsAndRest::asks(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('total'), $read->yes('onlyGood'), $read->pattern());
     }
 
     public function kind(): string
     {
-        return 'collective';
+        return self::KIND;
     }
 
     public function window(): array

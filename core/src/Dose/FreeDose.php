@@ -9,8 +9,12 @@ use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 
 /** Minutes and no count: explore. */
-final readonly class FreeDose implements Dose
+final readonly class FreeDose implements PlainDose
 {
+    use HeldToLimits;
+
+    public const KIND = 'free';
+
     private function __construct(private float $minutes, private DoseSides $sides)
     {
     }
@@ -18,16 +22,25 @@ final readonly class FreeDose implements Dose
     /** @throws InvalidDose If the minutes are outside a half to 30. */
     public static function of(float $minutes, DoseSides $sides): self
     {
-        if (! ($minutes >= 0.5 && $minutes <= 30.0)) {
-            throw InvalidDose::because('dose.minutes', 'Minutes must be between 0.5 and 30.');
-        }
+        return new self(self::held('minutes', $minutes), $sides);
+    }
 
-        return new self($minutes, $sides);
+    public static function asks(): array
+    {
+        return [
+            DoseField::minutes('minutes', 'Minutes', 0.5, 30.0),
+            DoseField::sides(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->minutes('minutes'), $read->sides());
     }
 
     public function kind(): string
     {
-        return 'free';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

@@ -13,9 +13,12 @@ use FleetSparrow\Core\Statistics\SlowestWorker;
  * Trips of the layout, one way or there and back, uncounted inside: a lap one way is not a lap there and back, so the dose says
  * which. A set ends with its slowest worker.
  */
-final readonly class LengthsDose implements Dose
+final readonly class LengthsDose implements PlainDose
 {
+    use HeldToLimits;
     use InSets;
+
+    public const KIND = 'lengths';
 
     /** @param  list<Tempo>  $tempos  of each length where they differ; empty where all are alike */
     private function __construct(private int $lengths, private bool $andBack, private SetsAndRest $pattern, private array $tempos)
@@ -33,12 +36,27 @@ final readonly class LengthsDose implements Dose
             throw InvalidDose::because('dose.tempos', 'Say a tempo for each length, or none.');
         }
 
-        return new self(DoseLimits::whole('lengths', 'Lengths', $lengths, 1, 100), $andBack, $pattern, $tempos);
+        return new self(self::held('lengths', $lengths), $andBack, $pattern, $tempos);
+    }
+
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('lengths', 'Lengths', 1, 100),
+            DoseField::yes('andBack', 'There and back'),
+            DoseField::tempos(),
+            ...SetsAndRest::asks(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('lengths'), $read->yes('andBack'), $read->pattern(), $read->tempos());
     }
 
     public function kind(): string
     {
-        return 'lengths';
+        return self::KIND;
     }
 
     public function window(): array

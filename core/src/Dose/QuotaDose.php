@@ -15,8 +15,12 @@ use FleetSparrow\Core\Statistics\CountDistribution;
  * Misses are beta-negative-binomial; a turn ends with its slowest worker, whose distribution function is the
  * product of the workers'. Seconds for a rep are taken as the slowest worker's.
  */
-final class QuotaDose implements Dose
+final class QuotaDose implements PlainDose
 {
+    use HeldToLimits;
+
+    public const KIND = 'quota';
+
     private function __construct(private readonly int $good, private readonly float $restSeconds, private readonly DoseSides $sides)
     {
     }
@@ -25,15 +29,29 @@ final class QuotaDose implements Dose
     public static function of(int $good, float $restSeconds, DoseSides $sides): self
     {
         return new self(
-            DoseLimits::whole('good', 'Good reps', $good, 1, 100),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            self::held('good', $good),
+            self::held('restSeconds', $restSeconds),
             $sides,
         );
     }
 
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('good', 'Good reps', 1, 100),
+            DoseField::rest(),
+            DoseField::sides(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('good'), $read->seconds('restSeconds'), $read->sides());
+    }
+
     public function kind(): string
     {
-        return 'quota';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

@@ -10,8 +10,12 @@ use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
-final readonly class RaceDose implements Dose
+final readonly class RaceDose implements PlainDose
 {
+    use HeldToLimits;
+
+    public const KIND = 'race';
+
     private function __construct(private int $reps, private int $goes, private float $restSeconds, private DoseSides $sides)
     {
     }
@@ -20,16 +24,31 @@ final readonly class RaceDose implements Dose
     public static function of(int $reps, int $goes, float $restSeconds, DoseSides $sides): self
     {
         return new self(
-            DoseLimits::whole('reps', 'Reps', $reps, 1, 200),
-            DoseLimits::whole('sets', 'Goes', $goes, 1, 20),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            self::held('reps', $reps),
+            self::held('sets', $goes),
+            self::held('restSeconds', $restSeconds),
             $sides,
         );
     }
 
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('reps', 'Reps', 1, 200),
+            DoseField::sets('Goes'),
+            DoseField::rest(),
+            DoseField::sides(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('reps'), $read->whole('sets'), $read->seconds('restSeconds'), $read->sides());
+    }
+
     public function kind(): string
     {
-        return 'race';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

@@ -13,8 +13,12 @@ use FleetSparrow\Core\Shared\Memo;
  *
  * Example: `RepsDose::of(10, 2, 20.0, DoseSides::Each)->turnTime([Pace::of(3.0, 0.6, 5.0)])->meanSeconds` is `180.0`.
  */
-final readonly class RepsDose implements Dose
+final readonly class RepsDose implements PlainDose
 {
+    use HeldToLimits;
+
+    public const KIND = 'reps';
+
     private function __construct(private int $reps, private int $sets, private float $restSeconds, private DoseSides $sides)
     {
     }
@@ -23,16 +27,31 @@ final readonly class RepsDose implements Dose
     public static function of(int $reps, int $sets, float $restSeconds, DoseSides $sides): self
     {
         return new self(
-            DoseLimits::whole('reps', 'Reps', $reps, 1, 500),
-            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            self::held('reps', $reps),
+            self::held('sets', $sets),
+            self::held('restSeconds', $restSeconds),
             $sides,
         );
     }
 
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('reps', 'Reps', 1, 500),
+            DoseField::sets(),
+            DoseField::rest(),
+            DoseField::sides(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('reps'), $read->whole('sets'), $read->seconds('restSeconds'), $read->sides());
+    }
+
     public function kind(): string
     {
-        return 'reps';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

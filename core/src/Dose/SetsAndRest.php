@@ -14,12 +14,18 @@ final readonly class SetsAndRest
     {
     }
 
+    /** @return list<DoseField> */
+    public static function asks(string $setsLabel = 'Sets'): array
+    {
+        return [DoseField::sets($setsLabel), DoseField::rest(), DoseField::sides()];
+    }
+
     /** @throws InvalidDose If sets are outside 1 to 20, or rest outside 0 to 600 s. */
     public static function of(int $sets, float $restSeconds, DoseSides $sides): self
     {
         return new self(
-            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            DoseField::sets()->held($sets),
+            DoseField::rest()->held($restSeconds),
             $sides,
         );
     }

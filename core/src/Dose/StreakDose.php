@@ -14,9 +14,12 @@ use FleetSparrow\Core\Statistics\SlowestWorker;
  * geometric, cut off at the goal, E = q(1 − q^M) ÷ (1 − q). The tries of a side are one piece of work whose spread is that of
  * the runs; it ends with the slowest worker.
  */
-final readonly class StreakDose implements Dose
+final readonly class StreakDose implements PlainDose
 {
+    use HeldToLimits;
     use InSets;
+
+    public const KIND = 'streak';
 
     private function __construct(private int $goal, private SetsAndRest $pattern)
     {
@@ -29,12 +32,25 @@ final readonly class StreakDose implements Dose
      */
     public static function of(int $goal, SetsAndRest $pattern): self
     {
-        return new self(DoseLimits::whole('goal', 'The goal', $goal, 1, 1000), $pattern);
+        return new self(self::held('goal', $goal), $pattern);
+    }
+
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('goal', 'The goal', 1, 1000),
+            ...SetsAndRest::asks('Tries'),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('goal'), $read->pattern());
     }
 
     public function kind(): string
     {
-        return 'streak';
+        return self::KIND;
     }
 
     public function window(): array

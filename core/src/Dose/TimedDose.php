@@ -13,8 +13,12 @@ use FleetSparrow\Core\Shared\Memo;
  *
  * Example: `TimedDose::of(30.0, 2, 15.0, DoseSides::Each)->turnTime([Pace::of(1.0, 0.6, 5.0)])->meanSeconds` is `165.0`.
  */
-final readonly class TimedDose implements Dose
+final readonly class TimedDose implements PlainDose
 {
+    use HeldToLimits;
+
+    public const KIND = 'timed';
+
     private function __construct(private float $workSeconds, private int $sets, private float $restSeconds, private DoseSides $sides)
     {
     }
@@ -23,16 +27,31 @@ final readonly class TimedDose implements Dose
     public static function of(float $workSeconds, int $sets, float $restSeconds, DoseSides $sides): self
     {
         return new self(
-            DoseLimits::seconds('workSeconds', 'Work', $workSeconds, 5.0, 1800.0),
-            DoseLimits::whole('sets', 'Sets', $sets, 1, 20),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            self::held('workSeconds', $workSeconds),
+            self::held('sets', $sets),
+            self::held('restSeconds', $restSeconds),
             $sides,
         );
     }
 
+    public static function asks(): array
+    {
+        return [
+            DoseField::seconds('workSeconds', 'Work', 5.0, 1800.0),
+            DoseField::sets(),
+            DoseField::rest(),
+            DoseField::sides(),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->seconds('workSeconds'), $read->whole('sets'), $read->seconds('restSeconds'), $read->sides());
+    }
+
     public function kind(): string
     {
-        return 'timed';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

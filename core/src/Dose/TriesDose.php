@@ -12,9 +12,12 @@ use FleetSparrow\Core\Shared\Memo;
  * Goes at a target: until the first hit, at most n ("not in n" is a result), or all n balls for the hits among them. Balls are
  * fetched together when the go is over. Until the first hit P(slowest of w ≤ k) = (1 − q^k)^w.
  */
-final readonly class TriesDose implements Dose
+final readonly class TriesDose implements PlainDose
 {
+    use HeldToLimits;
     use InSets;
+
+    public const KIND = 'tries';
 
     private function __construct(private int $balls, private bool $untilHit, private SetsAndRest $pattern)
     {
@@ -23,12 +26,26 @@ final readonly class TriesDose implements Dose
     /** @throws InvalidDose If balls are outside 1 to 50. */
     public static function of(int $balls, bool $untilHit, SetsAndRest $pattern): self
     {
-        return new self(DoseLimits::whole('balls', 'Balls', $balls, 1, 50), $untilHit, $pattern);
+        return new self(self::held('balls', $balls), $untilHit, $pattern);
+    }
+
+    public static function asks(): array
+    {
+        return [
+            DoseField::whole('balls', 'Balls', 1, 50),
+            DoseField::yes('untilHit', 'Until the first hit'),
+            ...SetsAndRest::asks('Goes'),
+        ];
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return self::of($read->whole('balls'), $read->yes('untilHit'), $read->pattern());
     }
 
     public function kind(): string
     {
-        return 'tries';
+        return self::KIND;
     }
 
     public function window(): array

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill;
 
 use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseLimits;
+use FleetSparrow\Core\Dose\DoseField;
+use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\HeldToLimits;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -18,6 +20,10 @@ use FleetSparrow\Core\Shared\Memo;
  */
 final readonly class CircuitDose implements Dose
 {
+    use HeldToLimits;
+
+    public const KIND = 'circuit';
+
     /** @param  non-empty-list<CircuitItem>  $items */
     private function __construct(public array $items, private int $rounds, private float $restSeconds)
     {
@@ -32,34 +38,29 @@ final readonly class CircuitDose implements Dose
     {
         return new self(
             $items,
-            DoseLimits::whole('rounds', 'Rounds', $rounds, 1, 20),
-            DoseLimits::seconds('restSeconds', 'Rest', $restSeconds, 0.0, 600.0),
+            self::held('rounds', $rounds),
+            self::held('restSeconds', $restSeconds),
         );
+    }
+
+    public static function asks(): array
+    {
+        return [DoseField::whole('rounds', 'Rounds', 1, 20), DoseField::rest()];
     }
 
     /**
      * @param  non-empty-list<CircuitItem>  $items
-     * @param  array<array-key, mixed>  $fields
      *
      * @throws InvalidDose If a field is missing or out of range.
      */
-    public static function fromFields(array $items, array $fields): self
+    public static function fromFields(array $items, DoseFields $read): self
     {
-        $rounds = $fields['rounds'] ?? null;
-        $rest = $fields['restSeconds'] ?? null;
-
-        return self::of(
-            $items,
-            is_int($rounds) ? $rounds : throw InvalidDose::because('dose.rounds', 'This must be a whole number.'),
-            is_int($rest) || is_float($rest)
-                ? (float) $rest
-                : throw InvalidDose::because('dose.restSeconds', 'This must be a number of seconds.'),
-        );
+        return self::of($items, $read->whole('rounds'), $read->seconds('restSeconds'));
     }
 
     public function kind(): string
     {
-        return 'circuit';
+        return self::KIND;
     }
 
     public function sides(): DoseSides

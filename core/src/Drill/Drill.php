@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Drill;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
@@ -70,7 +71,7 @@ final readonly class Drill
 
         return $this->composition->items === []
             ? DoseFactory::fromFields($fields)
-            : CircuitDose::fromFields($this->composition->items, $fields);
+            : CircuitDose::fromFields($this->composition->items, new DoseFields($fields));
     }
 
     /** The line a mark of this drill with this dose and side belongs to; null when nothing is counted. */

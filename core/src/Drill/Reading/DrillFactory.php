@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Drill\Reading;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Composition;
 use FleetSparrow\Core\Drill\Demands;
@@ -141,7 +142,9 @@ final class DrillFactory
             throw $this->read->refusal('dose.kind', 'A circuit, and only a circuit, has a dose of the kind circuit.');
         }
 
-        return $composition->items === [] ? DoseFactory::fromFields($fields) : CircuitDose::fromFields($composition->items, $fields);
+        return $composition->items === []
+            ? DoseFactory::fromFields($fields)
+            : CircuitDose::fromFields($composition->items, new DoseFields($fields));
     }
 
     private function rule(): ?ScoringRule

@@ -152,8 +152,11 @@ export async function enterMark(entryKey: string, mark: MarkToSend, about: { squ
   const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid ?? false, refusal: '' };
   // A number that was refused gives way to the one entered in its place.
   for (const before of await outbox.all()) if (before.entryKey === entryKey && before.isRefused) await outbox.remove(before.uuid);
-  await outbox.put({ uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) });
-  await entries.put(entry);
+  const waiting = { uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) };
+  // Both or neither: what is shown as written down is on its way, and what is on its way is shown. The page keeps what the store will not.
+  await database
+    .transaction('rw', ['outbox', 'entries'], () => Promise.all([database.table('outbox').put(waiting), database.table('entries').put(entry)]))
+    .catch(() => Promise.all([outbox.put(waiting), entries.put(entry)]));
   await recount();
   void flushMarks();
   return entry;
