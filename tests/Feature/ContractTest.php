@@ -253,7 +253,10 @@ final class ContractTest extends FeatureTestCase
     /** @return array<string, array{string}> */
     public static function doses(): array
     {
-        return array_combine(array_keys(DoseFactory::KINDS), array_map(fn (string $kind): array => [$kind], array_keys(DoseFactory::KINDS)));
+        return array_combine(
+            array_keys(DoseFactory::KINDS),
+            array_map(fn (string $kind): array => [$kind], array_keys(DoseFactory::KINDS)),
+        );
     }
 
     #[DataProvider('doses')]
