@@ -11,7 +11,9 @@ use App\Models\SessionBlock;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use Carbon\CarbonImmutable;
-use FleetSparrow\Core\Record\Better;
+use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Record\Mark as CoreMark;
+use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Support\Facades\DB;
 
 /** What was done of a drill when the squad last did it: when, how much, by whom, and what the numbers were. */
@@ -49,33 +51,37 @@ final class LastTimeQuery
             ->where(fn ($query) => $query->where('drill_slug', $slug)->orWhereIn('line_key', $own))
             ->get()
             ->keyBy('line_key');
-        $best = [];
         $marks = Mark::query()
             ->tap(Mark::standing(...))
             ->where('training_session_id', $session->id)
             ->whereIn('line_key', $lines->keys()->all())
-            ->where('is_void', false)
-            ->orderBy('recorded_at_utc')
-            ->get(['player_id', 'line_key', 'value']);
+            ->toBase()
+            ->get(['player_id', 'line_key', 'try_number', 'value', 'is_void', 'is_disputed', 'marked_on']);
+        $read = [];
         foreach ($marks as $mark) {
-            $line = $lines->get($mark->line_key);
-            if ($line === null) {
-                continue;
-            }
-            $key = "{$mark->player_id} {$line->side->value}";
-            $value = (float) $mark->value;
-            $before = $best[$key]['value'] ?? null;
-            $isBetter = $before === null || ($line->kind->better() === Better::Lower ? $value < $before : $value > $before);
-            if ($isBetter) {
-                $best[$key] = [
-                    'playerId' => (int) $mark->player_id,
+            $read["{$mark->player_id} {$mark->line_key}"][] = new CoreMark(
+                CalendarDate::fromIso((string) $mark->marked_on),
+                (float) $mark->value,
+                (bool) $mark->is_void,
+                (bool) $mark->is_disputed,
+                (string) $mark->try_number,
+            );
+        }
+        $numbers = [];
+        foreach ($read as $key => $ofPlayer) {
+            [$playerId, $lineKey] = explode(' ', $key);
+            $line = $lines[$lineKey];
+            $best = LineReading::of($line->kind, $ofPlayer)->lastDay()?->best;
+            if ($best !== null) {
+                $numbers[] = [
+                    'playerId' => (int) $playerId,
                     'side' => $line->side->value,
-                    'value' => $value,
+                    'value' => $best,
                     'unit' => $line->kind->unit(),
                 ];
             }
         }
 
-        return array_values($best);
+        return $numbers;
     }
 }

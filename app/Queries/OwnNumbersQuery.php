@@ -9,6 +9,7 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Planning\SquadHistory;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
@@ -19,9 +20,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class OwnNumbersQuery
 {
-    /** Of each player and line, so many days are looked at: older ones are another player's. */
-    private const DAYS = 8;
-
     public function __construct(private readonly SquadHistory $history)
     {
     }
@@ -54,14 +52,7 @@ final class OwnNumbersQuery
             if ($block->drill === null || $block->dose === null || $kind === null) {
                 continue;
             }
-            $window = $block->dose->window();
-            $scale = (float) match ($kind) {
-                MarkKind::TriesForQuota => $window['good'] ?? 0,
-                MarkKind::CountInTime => $block->dose->clockedSetSeconds() ?? 0,
-                MarkKind::TimeForWork => $window['reps'] ?? 0,
-                MarkKind::LongestRun => 1,
-                default => 0,
-            };
+            $scale = OwnNumbers::scale($kind, $block->dose);
             $sides = $block->dose->sides();
             foreach ($scale > 0.0 ? array_unique(
                 [...$sides->sidesFor(StrongFoot::Right), ...$sides->sidesFor(StrongFoot::Left)],
@@ -87,29 +78,22 @@ final class OwnNumbersQuery
      */
     private function read(Squad $squad, array $lines): array
     {
-        $numbers = [];
+        $of = [];
         foreach ($this->rows($squad, $lines) as $row) {
             ['slug' => $slug, 'kind' => $kind, 'scale' => $scale] = $lines[(string) $row->line_key];
-            [$player, $times, $sum] = [(int) $row->player_id, (int) $row->times, (float) $row->total];
-            if ($kind === MarkKind::TriesForQuota || $kind === MarkKind::LongestRun) {
-                // A quota of n took so many tries; a run of n were n good ones, and the drop that ended it.
-                $made = $kind === MarkKind::LongestRun ? (int) $sum : (int) $scale * $times;
-                $missed = $kind === MarkKind::LongestRun ? $times : max(0, (int) $sum - $made);
-                $before = $numbers[$player]['tries'][$slug] ?? ['made' => 0, 'missed' => 0];
-                $numbers[$player]['tries'][$slug] = ['made' => $before['made'] + $made, 'missed' => $before['missed'] + $missed];
-
-                continue;
+            $before = $of[(int) $row->player_id][$slug] ?? OwnNumbers::none();
+            $of[(int) $row->player_id][$slug] = $before->and($kind, $scale, (int) $row->times, (float) $row->total);
+        }
+        $numbers = [];
+        foreach ($of as $player => $bySlug) {
+            foreach ($bySlug as $slug => $own) {
+                if ($own->made + $own->missed > 0) {
+                    $numbers[$player]['tries'][$slug] = ['made' => $own->made, 'missed' => $own->missed];
+                }
+                if ($own->days > 0) {
+                    $numbers[$player]['seconds'][$slug] = ['seconds' => $own->seconds, 'days' => $own->days];
+                }
             }
-            if ($sum <= 0.0) {
-                continue;
-            }
-            $seconds = $kind === MarkKind::CountInTime ? $scale * $times / $sum : $sum / $times / $scale;
-            $before = $numbers[$player]['seconds'][$slug] ?? ['seconds' => 0.0, 'days' => 0];
-            $days = $before['days'] + $times;
-            $numbers[$player]['seconds'][$slug] = [
-                'seconds' => ($before['seconds'] * $before['days'] + $seconds * $times) / $days,
-                'days' => $days,
-            ];
         }
 
         return $numbers;
@@ -124,7 +108,7 @@ final class OwnNumbersQuery
         $counted = array_keys(
             array_filter(
                 $lines,
-                fn (array $line): bool => $line['kind'] === MarkKind::TriesForQuota || $line['kind'] === MarkKind::LongestRun,
+                fn (array $line): bool => OwnNumbers::isOfTries($line['kind']),
             ),
         );
         $timed = array_values(array_diff(array_keys($lines), $counted));
@@ -147,7 +131,7 @@ final class OwnNumbersQuery
             ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
         $days = DB::query()
             ->fromSub($byDay, 'days')
-            ->where('place', '<=', self::DAYS)
+            ->where('place', '<=', OwnNumbers::DAYS)
             ->groupBy('player_id', 'line_key')
             ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
 

@@ -9,8 +9,8 @@ use App\Models\TrainingSession;
 use App\Tenancy\ClubDay;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Shared\CalendarDate;
-use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /** What a coach wants to know before leaving for the pitch. */
@@ -48,7 +48,7 @@ final class TodayQuery
         foreach ($rows as $row) {
             $lastOn = $day->on(CarbonImmutable::parse((string) $row->last_at, 'UTC'));
             $days = $lastOn->daysUntil($day->today());
-            if ($days > Config::integer('training.stale_after_days')) {
+            if (Fade::isStale($days)) {
                 $stale[] = ['family' => Family::from((string) $row->family)->value, 'lastOn' => $lastOn->iso(), 'days' => $days];
             }
         }
@@ -68,8 +68,8 @@ final class TodayQuery
         $set = [];
         foreach ($this->records->readings(array_values(array_map(intval(...), $players->keys()->all()))) as $playerId => $lines) {
             foreach ($lines as $key => $reading) {
-                $record = $reading->recordDay();
-                if ($record === null || count($reading->days) < 2 || $record->on->compareTo($date) !== 0) {
+                $record = $reading->recordSetOn($date);
+                if ($record === null) {
                     continue;
                 }
                 $line = $this->records->lines()[$key];
@@ -78,7 +78,7 @@ final class TodayQuery
                     'playerName' => $players[$playerId]->name,
                     'drillName' => $line->drill_name,
                     'side' => $line->side->value,
-                    'value' => $record->best,
+                    'value' => $record,
                     'unit' => $line->kind->unit(),
                 ];
             }

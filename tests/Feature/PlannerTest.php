@@ -331,6 +331,13 @@ final class PlannerTest extends FeatureTestCase
                 $this->mark($session, $line, 1),
                 $this->mark($session, $line, 2, ['tryNumber' => 2, 'value' => 14]),
                 $this->mark($session, $line, 3, ['tryNumber' => 3, 'value' => 30, 'isVoid' => true]),
+                // Disputed, it is no number to look back at.
+                $this->mark(
+                    $session,
+                    $line,
+                    4,
+                    ['tryNumber' => 4, 'value' => 40, 'isDisputed' => true, 'reason' => 'The ball left the box.'],
+                ),
             ],
             $this->coach,
         );

@@ -12,10 +12,8 @@ use App\Queries\PlanEvaluationQuery;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Season\SessionLoad;
 use FleetSparrow\Core\Shared\StrongFoot;
-use FleetSparrow\Core\Touch\FootMark;
-use FleetSparrow\Core\Touch\Purpose;
-use FleetSparrow\Core\Touch\Surface;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -27,9 +25,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class CloseRun
 {
-    /** Of estimating touches; kept with what it gave. */
-    public const METHOD = 1;
-
     public function __construct(private readonly PlanEvaluationQuery $evaluations, private readonly SquadHistory $history)
     {
     }
@@ -117,22 +112,15 @@ final class CloseRun
         $strong = $session->squad->players->pluck('strong_foot', 'id');
         $rows = [];
         foreach ($evaluation->touches as $player => $tally) {
-            $foot = $strong->get((int) $player);
-            $weaker = match ($foot) {
-                StrongFoot::Right => FootMark::Left,
-                StrongFoot::Left => FootMark::Right,
-                default => null,
-            };
+            $load = SessionLoad::of($tally, $strong->get((int) $player) ?? StrongFoot::Both);
             $rows[] = $ids + [
                 'player_id' => (int) $player,
-                'method' => self::METHOD,
-                'touches' => round($tally->contacts(), 1),
-                'footed_touches' => $weaker === null
-                    ? 0.0
-                    : round($tally->contactsOf(FootMark::Left) + $tally->contactsOf(FootMark::Right), 1),
-                'weaker_touches' => $weaker === null ? 0.0 : round($tally->contactsOf($weaker), 1),
-                'strikes' => round($tally->contactsFor(Purpose::Shot), 1),
-                'headers' => round($tally->contactsWith(Surface::Head), 1),
+                'method' => SessionLoad::METHOD,
+                'touches' => $load->touches,
+                'footed_touches' => $load->footedTouches,
+                'weaker_touches' => $load->weakerTouches,
+                'strikes' => $load->strikes,
+                'headers' => $load->headers,
                 'keeper_turns' => $duties['keeper'][$player] ?? 0,
                 'server_turns' => $duties['server'][$player] ?? 0,
             ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange\Export;
 
 use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Station;
@@ -23,8 +24,12 @@ final class EvaluationJson
      * @param  list<string>|null  $playersOf  the blocks whose players are told one by one; null for all
      * @return array<string, mixed>
      */
-    public static function of(PlanEvaluation $evaluation, int $slotMinutes, float $sharedVariation = 0.1, ?array $playersOf = null): array
-    {
+    public static function of(
+        PlanEvaluation $evaluation,
+        int $slotMinutes,
+        float $sharedVariation = ClockRules::SHARED_VARIATION,
+        ?array $playersOf = null,
+    ): array {
         $blocks = [];
         $start = 0.0;
         foreach ($evaluation->blocks as $block) {

@@ -13,6 +13,7 @@ use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -24,9 +25,6 @@ use FleetSparrow\Core\Touch\TallyReader;
 /** Works out what each drill would be worth in each part of the session: one look at every drill, whatever is combined later. */
 final class OptionMaker
 {
-    /** Days after which a family or a drill counts as not met at all (default). */
-    private const STALE_DAYS = 21;
-
     /** A drill done in the last two weeks is half repeated. */
     private const LATELY_DAYS = 14;
 
@@ -152,7 +150,7 @@ final class OptionMaker
         $drillAgo = $needs->drillDaysAgo[$drill->slug] ?? null;
 
         return [
-            'stale' => $daysAgo === null ? 1.0 : min(1.0, max(0, $daysAgo) / self::STALE_DAYS),
+            'stale' => $daysAgo === null ? 1.0 : Fade::share($daysAgo),
             'foot' => $this->foot($this->weakerShare($worked)),
             'ladder' => min(1.0, ($needs->nextRungs[$drill->slug] ?? 0) / $players),
             'target' => $phase === Phase::Challenge ? min(1.0, ($needs->records[$drill->slug] ?? 0) / $players) : 0.0,

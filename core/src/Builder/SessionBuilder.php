@@ -10,6 +10,7 @@ use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Touch\FootBalance;
 use FleetSparrow\Core\Touch\FootMark;
 
 /**
@@ -25,9 +26,6 @@ final class SessionBuilder
 
     /** Less time to spare than this is not worth a word. */
     private const SPARE_MINUTES = 5;
-
-    /** The lesser foot under this share of the touches is out of balance (default). */
-    private const BALANCE = 0.4;
 
     /** A session shorter than this ends without a talk. */
     private const RECAP_FROM_MINUTES = 20;
@@ -201,11 +199,16 @@ final class SessionBuilder
             $left += $tally->contactsOf(FootMark::Left);
             $right += $tally->contactsOf(FootMark::Right);
         }
-        $share = $left + $right > 0.0 ? min($left, $right) / ($left + $right) : 0.5;
 
-        return $request->wish === Wish::WeakerFoot || $share >= self::BALANCE
+        return $request->wish === Wish::WeakerFoot || FootBalance::isKept($left, $right)
             ? []
-            : [sprintf('The %s foot has %d%% of the touches.', $left < $right ? 'left' : 'right', (int) round(100 * $share))];
+            : [
+                sprintf(
+                    'The %s foot has %d%% of the touches.',
+                    $left < $right ? 'left' : 'right',
+                    (int) round(100 * FootBalance::share($left, $right)),
+                ),
+            ];
     }
 
     /**

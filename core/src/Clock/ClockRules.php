@@ -7,6 +7,9 @@ namespace FleetSparrow\Core\Clock;
 /** The judged parts of a block's clock, in seconds: this tool's own starting values, and how the coach's own times run against them. */
 final readonly class ClockRules
 {
+    /** Spread of the overrun that all judged parts of a session share (default). */
+    public const SHARED_VARIATION = 0.1;
+
     public Calibration $setUp;
 
     public Calibration $explain;
@@ -29,7 +32,7 @@ final readonly class ClockRules
         public float $changeOverSeconds = 15.0,
         public float $writeSeconds = 2.0,
         public float $partVariation = 0.25,
-        public float $sharedVariation = 0.1,
+        public float $sharedVariation = self::SHARED_VARIATION,
         ?Calibration $setUp = null,
         ?Calibration $explain = null,
         ?Calibration $changeOver = null,

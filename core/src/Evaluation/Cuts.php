@@ -12,6 +12,7 @@ use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Touch\FootBalance;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 use FleetSparrow\Core\Touch\TallyReader;
@@ -26,9 +27,6 @@ final class Cuts
     private const LEAST_SECONDS = 15.0;
 
     private const MOST = 5;
-
-    /** The weaker side of a player's touches under this share is out of balance (default). */
-    private const BALANCE = 0.4;
 
     private const ORDER = ['rest' => 0, 'set' => 1, 'block' => 2];
 
@@ -167,19 +165,14 @@ final class Cuts
             }
         }
         [$left, $right, $contacts] = self::touches($evaluations[$i]);
-        $before = self::share($feet[0], $feet[1]);
-        $then = self::share($feet[0] - $left, $feet[1] - $right);
-        $tips = $then < self::BALANCE && $before >= self::BALANCE
+        $before = FootBalance::share($feet[0], $feet[1]);
+        $then = FootBalance::share($feet[0] - $left, $feet[1] - $right);
+        $tips = $then < FootBalance::LEAST_SHARE && $before >= FootBalance::LEAST_SHARE
             ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $then))
             : '';
         $what = $blocks[$i]->drill->name ?? ($blocks[$i]->kind === BlockKind::Game ? 'the game' : 'the talk');
 
         return new Cut($blocks[$i]->id, 'block', "Leave out {$what}{$tips}", $freed, $contacts, null);
-    }
-
-    private static function share(float $left, float $right): float
-    {
-        return $left + $right > 0.0 ? min($left, $right) / ($left + $right) : 0.5;
     }
 
     /**

@@ -72,6 +72,14 @@ final readonly class LineReading
         return $record;
     }
 
+    /** The record, where it was set on a day: the first number of a line is a start, and no record. */
+    public function recordSetOn(CalendarDate $day): ?float
+    {
+        $record = $this->recordDay();
+
+        return $record !== null && count($this->days) > 1 && $record->on->compareTo($day) === 0 ? $record->best : null;
+    }
+
     public function lastDay(): ?SessionValue
     {
         return $this->days === [] ? null : $this->days[count($this->days) - 1];
