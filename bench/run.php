@@ -41,6 +41,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /*
@@ -134,6 +135,8 @@ $inside = function (string $method, string $path, ?array $body = null) use ($app
     $request = Request::create(
         $path,
         $method,
+        // As a browser that has been here: a stranger may send little.
+        cookies: [Config::string('session.cookie') => 'of the bench'],
         content: $body === null ? '' : (string) json_encode($body),
         server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
     );

@@ -56,7 +56,7 @@ final class RecordTest extends TestCase
             'another script' => [['script' => 'a.in/across b.in/across'], false],
             'a rule mended in its words' => [['scoring' => ['words' => 'Eyes up.'] + $rule], true],
             'another rule' => [['scoring' => ['countsIf' => ['ball-inside']] + $rule], false],
-            'conditions written in another order' => [['scoring' => ['countsIf' => []] + $rule], true],
+            'no condition, said' => [['scoring' => ['countsIf' => []] + $rule], true],
             'a fault that costs' => [['scoring' => ['fault' => ['what' => 'marker-touched', 'costs' => 'rep-void']] + $rule], false],
             'halves to see the drop-off' => [['scoring' => ['inHalves' => true] + $rule], true],
             'a touch limit' => [['touches' => ['most' => 2]], false],
@@ -88,6 +88,19 @@ final class RecordTest extends TestCase
         $changed = DrillFactory::fromFields($change + Drills::fields());
 
         self::assertSame($isSame, $key(Drills::soleTaps()) === $key($changed));
+    }
+
+    public function test_conditions_written_in_another_order_are_the_same_task(): void
+    {
+        $key = function (string ...$codes): string {
+            $scoring = ['countsIf' => $codes] + Drills::fields()['scoring'];
+            $drill = DrillFactory::fromFields(['scoring' => $scoring] + Drills::fields());
+
+            return (string) $drill->recordLine($drill->doseFrom(null), Side::Right)?->value;
+        };
+
+        self::assertSame($key('ball-inside', 'feet-in-turn'), $key('feet-in-turn', 'ball-inside'));
+        self::assertNotSame($key('ball-inside', 'feet-in-turn'), $key('ball-inside'));
     }
 
     public function test_window_and_side_make_the_line_and_sets_and_rest_do_not(): void
