@@ -1,13 +1,20 @@
 # Measures against the empty signed-in request of the same run; nothing here passes or fails on a time.
 
+BENCH_PORT="${SPARROW_BENCH_PORT:-8065}"
+
 run_bench() {
   prepare_var
   take_lock
   install_all
   start_database
+  measure
+}
+
+# $1: "short" for a go of each, which shows that every figure can be taken
+measure() {
   make_demo_database bench
   stop_web bench
-  start_web bench "$TEST_PORT" bench "    location = /bare {
+  start_web bench "$BENCH_PORT" bench "    location = /bare {
       include /etc/nginx/fastcgi_params;
       fastcgi_pass fpm;
       fastcgi_keep_conn on;
@@ -16,7 +23,7 @@ run_bench() {
       fastcgi_param BENCH_PASSWORD $(db_password);
     }"
   local result=0
-  APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$TEST_PORT" || result=$?
+  APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
   stop_web bench
   return "$result"
 }

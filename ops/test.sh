@@ -14,6 +14,9 @@ test_feature() {
 # Starts, kills and looks in from outside, in a checkout of its own: as whoever runs this, since only root can become others.
 test_ops() { php vendor/bin/phpunit --testsuite ops --exclude-group slow --do-not-cache-result; }
 
+# Every figure once: the times of one go say nothing.
+test_bench() { measure short >"$VAR/logs/bench.log" 2>&1 || { tail -n 20 "$VAR/logs/bench.log"; return 1; }; }
+
 # What takes long, before anything is called done.
 test_slow() {
   php vendor/bin/phpunit --testsuite ops --group slow --do-not-cache-result
@@ -65,9 +68,9 @@ test_browser() {
 run_tests() {
   local part failed=() parts=("$1")
   case "$1" in
-    all) parts=(core static feature ops fuzz browser) ;;
-    core | feature | browser | static | ops | fuzz | slow) ;;
-    *) die "\"$1\" is not a part: core, static, feature, ops, fuzz, browser or slow." ;;
+    all) parts=(core static feature ops fuzz bench browser) ;;
+    core | feature | browser | static | ops | fuzz | bench | slow) ;;
+    *) die "\"$1\" is not a part: core, static, feature, ops, fuzz, bench, browser or slow." ;;
   esac
   prepare_var
   take_lock
