@@ -59,8 +59,11 @@ $isShort = ($argv[2] ?? '') === 'short';
 /** @var Application $app */
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
-$address = $argv[1] ?? fwrite(STDERR, "Say the address of the server.\n");
-exit(1);
+if (! isset($argv[1])) {
+    fwrite(STDERR, "Say the address of the server.\n");
+    exit(1);
+}
+$address = $argv[1];
 
 $coach = User::query()->where('email', 'coach@heron-quay.example')->firstOrFail();
 $context = $app->make(ClubContext::class);
