@@ -5,4 +5,5 @@ declare(strict_types=1);
 // The floor: PHP and one query, no framework.
 $database = new PDO((string) $_SERVER['BENCH_DSN'], 'sparrow', (string) $_SERVER['BENCH_PASSWORD']);
 header('Content-Type: application/json');
-echo json_encode(['one' => $database->query('SELECT 1')->fetchColumn()]);
+$answer = $database->query('SELECT 1');
+echo json_encode(['one' => $answer === false ? null : $answer->fetchColumn()]);

@@ -53,6 +53,7 @@ final class Words
         string $word,
     ): OA\Schema|OA\Property|OA\Items|OA\AdditionalProperties {
         foreach (self::fields($word) as $field => $value) {
+            // @phpstan-ignore property.dynamicName (the names are those of fields() below)
             $annotation->{$field} = $value;
         }
 

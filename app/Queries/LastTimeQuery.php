@@ -70,7 +70,10 @@ final class LastTimeQuery
         $numbers = [];
         foreach ($read as $key => $ofPlayer) {
             [$playerId, $lineKey] = explode(' ', $key);
-            $line = $lines[$lineKey];
+            $line = $lines->get($lineKey);
+            if ($line === null) {
+                continue;
+            }
             $best = LineReading::of($line->kind, $ofPlayer)->lastDay()?->best;
             if ($best !== null) {
                 $numbers[] = [

@@ -62,7 +62,7 @@ final class SquadBasisQuery
     /** @return list<string> */
     private function knownDrills(Squad $squad): array
     {
-        $lately = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')
+        $lately = $squad->trainingSessions()->getQuery()->whereNotNull('run_finished_at_utc')
             ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
 
         /** @var list<string> $slugs */

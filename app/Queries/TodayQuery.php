@@ -75,7 +75,7 @@ final class TodayQuery
                 $line = $this->records->lines()[$key];
                 $set[] = [
                     'playerId' => $playerId,
-                    'playerName' => $players[$playerId]->name,
+                    'playerName' => $players->get($playerId)->name ?? '',
                     'drillName' => $line->drill_name,
                     'side' => $line->side->value,
                     'value' => $record,

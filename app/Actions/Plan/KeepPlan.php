@@ -77,7 +77,9 @@ final class KeepPlan
                     'block_key' => $block->id,
                     'position' => $i,
                     'kind' => $block->kind,
-                    'title' => ($fields['title'] ?? null) ?: ($drill->name ?? ucfirst($block->kind->value)),
+                    'title' => is_string($fields['title'] ?? null) && $fields['title'] !== ''
+                        ? $fields['title']
+                        : ($drill->name ?? ucfirst($block->kind->value)),
                     'minutes' => $block->kind === BlockKind::Drill ? null : $block->minutes,
                     'drill_version_id' => $drill?->id,
                     'dose' => $block->dose?->fields(),

@@ -13,6 +13,7 @@ use App\Planning\SquadHistory;
 use App\Tenancy\ClubDay;
 use App\Tenancy\Role;
 use Illuminate\Support\Collection;
+use LogicException;
 
 /** Reads the marks a device sent into rows, or says why one cannot be taken. A fixed number of queries for a whole batch. */
 final class MarkReader
@@ -131,7 +132,7 @@ final class MarkReader
 
     public function squadOf(int $playerId): int
     {
-        return $this->players[$playerId]->squad_id;
+        return $this->players->get($playerId)->squad_id ?? throw new LogicException('A mark of a player that was not read.');
     }
 
     /**

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Record\Mark as CoreMark;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 
 /**
  * Works out line days and bests from the marks: for what a batch has touched, or for a whole club. Both go the same way, so
@@ -94,7 +95,8 @@ final class ProjectMarks
         $bests = [];
         foreach ($byLine as $key => $of) {
             [$clubId, $playerId, $lineKey] = explode(' ', $key);
-            $reading = LineReading::of($kinds[$lineKey]->kind, $of);
+            $line = $kinds->get($lineKey) ?? throw new LogicException("No line {$lineKey}, though a mark points at it.");
+            $reading = LineReading::of($line->kind, $of);
             $where = ['club_id' => (int) $clubId, 'player_id' => (int) $playerId, 'line_key' => $lineKey];
             array_push($days, ...self::dayRows($where, $reading));
             $record = $reading->recordDay();

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Planning\SquadHistory;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /**
  * The one way in for marks: each exactly once, in any order, one result an item; a bad one never refuses the others.
@@ -175,7 +176,7 @@ final class TakeMarks
             }
             $values = $before->only(Mark::uuids($row['supersedes']))
                 ->where('training_session_id', $row['training_session_id'])
-                ->map(fn (object $mark): float => (float) $mark->value);
+                ->map(fn (stdClass $mark): float => (float) $mark->value);
             $entries[] = [
                 'action' => $action,
                 'squadId' => $reader->squadOf($row['player_id']),

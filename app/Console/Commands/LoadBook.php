@@ -67,7 +67,8 @@ class LoadBook extends Command
     {
         $entries = [];
         $slugs = [];
-        foreach (glob("{$folder}/*.json") ?: [] as $file) {
+        $files = glob("{$folder}/*.json");
+        foreach ($files === false ? [] : $files as $file) {
             $name = basename(dirname($file)).'/'.basename($file);
             try {
                 $book = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);

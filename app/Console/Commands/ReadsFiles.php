@@ -13,7 +13,7 @@ trait ReadsFiles
     private function text(): string
     {
         $file = $this->argument('file');
-        $path = $file === '-' ? 'php://stdin' : (is_string($file) ? $file : '');
+        $path = $file === '-' ? 'php://stdin' : $file;
         if ($file !== '-' && ! is_readable($path)) {
             throw ValidationException::withMessages(['file' => ["There is no file \"{$path}\" to read."]]);
         }

@@ -11,7 +11,8 @@ final class BookFiles
     public static function drills(string $folder): array
     {
         $drills = [];
-        foreach (glob("{$folder}/drills/*.json") ?: [] as $file) {
+        $files = glob("{$folder}/drills/*.json");
+        foreach ($files === false ? [] : $files as $file) {
             $book = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
             foreach (is_array($book) && is_array($book['drills'] ?? null) ? $book['drills'] : [] as $fields) {
                 if (is_array($fields) && is_string($fields['slug'] ?? null)) {

@@ -31,7 +31,8 @@ class PlayerNoteController extends Controller
     {
         Gate::authorize('notes', $player->squad);
         $request->validate(['note' => ['present', 'nullable', 'string', 'max:500']], ['note.*' => 'At most 500 letters.']);
-        $action->change($player, ['private_note' => $request->string('note')->trim()->toString() ?: null], $this->user($request));
+        $note = $request->string('note')->trim()->toString();
+        $action->change($player, ['private_note' => $note === '' ? null : $note], $this->user($request));
 
         return $this->show($player);
     }

@@ -117,7 +117,7 @@ class PlanRequest extends FormRequest
                 'playerId',
             ),
             [
-                'isHot' => (bool) ($fields['isHot'] ?? false),
+                'isHot' => $this->boolean('isHot'),
                 'temperatureCelsius' => self::number($fields['temperatureCelsius'] ?? null),
                 'humidityPercent' => self::number($fields['humidityPercent'] ?? null),
             ],

@@ -211,7 +211,7 @@ final class DrillResource
             ),
             ...array_map(fn (CircuitItem $one): array => $part($one->name, $one->script) + [
                 'move' => null, 'dose' => $one->dose->fields(), 'restSeconds' => $one->restSeconds,
-                'asks' => implode(', ', array_filter([$one->touches?->words(), $one->manner?->words()])),
+                'asks' => implode(', ', array_filter([$one->touches?->words(), $one->manner?->words()], is_string(...))),
                 'isCounted' => $one->rule !== null,
             ], $drill->composition->items),
         ];

@@ -98,6 +98,7 @@ final class LineResource
     private static function rule(array $rule): array
     {
         $fault = is_array($rule['fault'] ?? null) ? $rule['fault'] : [];
+        $said = fn (string $words): bool => $words !== '';
         $word = fn (mixed $value): string => is_string($value) ? $value : '';
         $codes = fn (mixed $list): array => array_filter(is_array($list) ? $list : [], is_string(...));
 
@@ -117,8 +118,8 @@ final class LineResource
                 FaultCost::tryFrom($word($fault['costs'] ?? ''))?->words(
                     is_numeric($fault['seconds'] ?? null) ? (float) $fault['seconds'] : 0.0,
                 ) ?? '',
-            ])),
-        ]);
+            ], $said)),
+        ], $said);
     }
 
     /** What tells this line from others of the same drill: window, level, spacing. */

@@ -20,7 +20,7 @@ final readonly class BookSearch
 
     private const WHOLE = 1;
 
-    /** @param  array<string, array<string, int>>  $entries slug → word → weight */
+    /** @param  array<string, array<array-key, int>>  $entries slug → word → weight */
     private function __construct(private array $entries)
     {
     }
@@ -82,7 +82,7 @@ final readonly class BookSearch
     }
 
     /**
-     * @param  array<string, int>  $words
+     * @param  array<array-key, int>  $words  a word of digits is a number as a key
      * @param  list<string>  $wanted
      */
     private static function score(array $words, array $wanted): ?int
@@ -126,11 +126,11 @@ final readonly class BookSearch
         $words = [];
         foreach (Tally::of($drill->script)->bySideAndSurface() as $surfaces) {
             foreach (array_keys($surfaces) as $surface) {
-                $words[] = match ((string) $surface) {
+                $words[] = match ($surface) {
                     'in' => 'inside',
                     'out' => 'outside',
                     'lace' => 'laces',
-                    default => (string) $surface,
+                    default => $surface,
                 };
             }
         }
@@ -141,6 +141,8 @@ final readonly class BookSearch
     /** @return list<string> lower case, without marks */
     private static function words(string $text): array
     {
-        return preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY);
+
+        return $words === false ? [] : $words;
     }
 }

@@ -21,6 +21,8 @@ final readonly class Proposal
     /** @return list<string> */
     public function slugs(): array
     {
-        return array_values(array_filter(array_map(static fn (ProposedBlock $one): ?string => $one->block->drill?->slug, $this->blocks)));
+        $slugs = array_map(static fn (ProposedBlock $one): ?string => $one->block->drill?->slug, $this->blocks);
+
+        return array_values(array_filter($slugs, static fn (?string $slug): bool => $slug !== null));
     }
 }

@@ -98,7 +98,7 @@ final class SessionBuilder
         }
         arsort($worth);
 
-        return Family::from((string) (array_key_first($worth) ?? Family::BallMastery->value));
+        return Family::from(array_key_first($worth) ?? Family::BallMastery->value);
     }
 
     /** @return array<string, list<Option>> phase → what may stand there */

@@ -37,7 +37,10 @@ final class Wishes
     public function resolved(array $phases): self
     {
         $this->phases = $phases;
-        $lockedDrills = array_filter(array_map(static fn (Lock $lock): ?string => $lock->drill, $this->request->locks));
+        $lockedDrills = array_filter(
+            array_map(static fn (Lock $lock): ?string => $lock->drill, $this->request->locks),
+            static fn (?string $slug): bool => $slug !== null,
+        );
         foreach ($this->request->book as $drill) {
             $why = $this->limits->why($drill);
             if ($why !== null) {
@@ -233,7 +236,7 @@ final class Wishes
             return $this->book === [] ? 'Nothing else can be done either.' : "{$this->book[0]->name} would work.";
         }
         $alike = array_values(
-            array_filter($near, static fn (Drill $drill): bool => Kit::of($drill->layout, 1) == Kit::of($wanted->layout, 1)),
+            array_filter($near, static fn (Drill $drill): bool => Kit::of($drill->layout, 1)->equals(Kit::of($wanted->layout, 1))),
         );
 
         return ($alike[0] ?? $near[0])->name.' would work.';

@@ -51,7 +51,9 @@ final readonly class Composition
     /** @return list<string> slugs of the moves its parts are */
     public function moves(): array
     {
-        return array_values(array_filter(array_map(static fn (Part $part): ?string => $part->move, $this->parts)));
+        $moves = array_map(static fn (Part $part): ?string => $part->move, $this->parts);
+
+        return array_values(array_filter($moves, static fn (?string $move): bool => $move !== null));
     }
 
     /** @param  non-empty-list<Script>  $scripts */

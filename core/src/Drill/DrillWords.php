@@ -92,6 +92,7 @@ final class DrillWords
                     $rule->openBody ? 'open body' : null,
                     $rule->move ? 'a move' : null,
                 ],
+                static fn (?string $words): bool => $words !== null,
             );
             $sentences[] = ucfirst($rule->place).': '.implode(', ', $asks).'.';
         }

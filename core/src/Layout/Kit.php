@@ -34,6 +34,19 @@ final readonly class Kit
         return new self(self::sum($this->markersByColour, $other->markersByColour), self::sum($this->equipment, $other->equipment));
     }
 
+    /** Whether what one needs is just what the other needs. */
+    public function equals(self $other): bool
+    {
+        $sorted = static function (array $counts): array {
+            ksort($counts);
+
+            return $counts;
+        };
+
+        return $sorted($this->markersByColour) === $sorted($other->markersByColour)
+            && $sorted($this->equipment) === $sorted($other->equipment);
+    }
+
     /**
      * @param  array<string, int>  $one
      * @param  array<string, int>  $more

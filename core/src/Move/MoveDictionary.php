@@ -79,6 +79,7 @@ final readonly class MoveDictionary
      */
     private static function rings(array $moves): array
     {
+        /** @var array<array-key, list<string>> $needs */
         $needs = [];
         foreach ($moves as $move) {
             $needs[$move->slug] = $move->needs;

@@ -171,7 +171,8 @@ final readonly class CountDistribution
         $cumulative = [];
         $sum = 0.0;
         $p = $none;
-        for ($k = 0; $k < self::MOST && 1.0 - $sum > self::TAIL; $k++) {
+        $k = 0;
+        for (; $k < self::MOST && 1.0 - $sum > self::TAIL; $k++) {
             $sum += $p;
             $cumulative[] = min($sum, 1.0);
             $p *= $ratio($k);

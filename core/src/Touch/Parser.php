@@ -91,7 +91,7 @@ final class Parser
     private function turn(): Turn
     {
         $this->at++;
-        $toward = strpos('abLR', $this->peek() ?: ' ') !== false ? $this->foot() : null;
+        $toward = $this->peek() !== '' && str_contains('abLR', $this->peek()) ? $this->foot() : null;
         $column = $this->at;
         $degrees = $this->number('turn', 'the turn in degrees');
         if ($degrees > 720) {

@@ -115,7 +115,7 @@ final class DemandsReader
             array_map(static fn (BookFields $rule): CallRule => new CallRule(
                 $rule->text('place', most: 40),
                 $rule->has('touches') ? self::touches($rule->object('touches')) : null,
-                $rule->text('foot', mayBeEmpty: true) ?: 'any',
+                $rule->text('foot', mayBeEmpty: true) === '' ? 'any' : $rule->text('foot'),
                 $rule->flag('openBody'),
                 $rule->flag('move'),
             ), $read->entries('rules')),
