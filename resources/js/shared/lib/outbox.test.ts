@@ -179,6 +179,9 @@ describe('the outbox', () => {
     expect(keepRun).toHaveBeenCalledTimes(1);
     expect(outboxState()).toMatchObject({ unsent: 0, unkept: 0 });
     full.mockRestore();
+    // There is room again: what is entered now counts, not what the page kept meanwhile.
+    await enterMark('full', mark({ sessionId: one.sessionId, value: 14, supersedesUuids: [one.uuid] }));
+    expect(await entriesOf(one.sessionId)).toMatchObject([{ key: 'full', value: 14 }]);
   });
 
   test('a hundred go at a time', async () => {

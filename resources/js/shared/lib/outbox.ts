@@ -154,9 +154,13 @@ export async function enterMark(entryKey: string, mark: MarkToSend, about: { squ
   for (const before of await outbox.all()) if (before.entryKey === entryKey && before.isRefused) await outbox.remove(before.uuid);
   const waiting = { uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) };
   // Both or neither: what is shown as written down is on its way, and what is on its way is shown. The page keeps what the store will not.
-  await database
-    .transaction('rw', ['outbox', 'entries'], () => Promise.all([database.table('outbox').put(waiting), database.table('entries').put(entry)]))
-    .catch(() => Promise.all([outbox.put(waiting), entries.put(entry)]));
+  try {
+    await database.transaction('rw', ['outbox', 'entries'], () => Promise.all([database.table('outbox').put(waiting), database.table('entries').put(entry)]));
+    outbox.storeHas(waiting);
+    entries.storeHas(entry);
+  } catch {
+    await Promise.all([outbox.put(waiting), entries.put(entry)]);
+  }
   await recount();
   void flushMarks();
   return entry;

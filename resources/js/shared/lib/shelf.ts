@@ -20,16 +20,20 @@ export class Shelf<T extends object, K extends string | number> {
 
   /** Whether the store took it; in any case it is there. */
   async put(item: T): Promise<boolean> {
-    const key = String(this.keyOf(item));
     try {
       await this.table.put(item);
-      this.inPage.delete(key);
+      this.storeHas(item);
       return true;
     } catch {
-      this.inPage.set(key, item);
+      this.inPage.set(String(this.keyOf(item)), item);
       this.onTrouble();
       return false;
     }
+  }
+
+  /** The store took it in a transaction with others: what the page kept of it before is past. */
+  storeHas(item: T): void {
+    this.inPage.delete(String(this.keyOf(item)));
   }
 
   async all(): Promise<T[]> {
