@@ -84,15 +84,15 @@ final class PlanEvaluationQuery
         }
 
         return PlanContext::of(
-            $players,
-            $basis->knownDrills,
-            $basis->rules,
-            new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
-            $squad->area(),
-            $squad->headingLimit(),
-            $draft->helpers,
-            $basis->past,
-            $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
+            players: $players,
+            knownDrills: $basis->knownDrills,
+            rules: $basis->rules,
+            kit: new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
+            area: $squad->area(),
+            heading: $squad->headingLimit(),
+            helpers: $draft->helpers,
+            past: $basis->past,
+            weather: $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
         );
     }
 }

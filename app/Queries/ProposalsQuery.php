@@ -67,19 +67,19 @@ final class ProposalsQuery
             array_values($versions->modelKeys()),
         );
         $request = new BuildRequest(
-            $drills,
-            $asked['wish'] === Wish::RainyCorner
+            book: $drills,
+            context: $asked['wish'] === Wish::RainyCorner
                 ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre))
                 : $context,
-            $draft->slotMinutes,
-            $asked['theme'],
-            $asked['wish'],
-            $this->needs->of($squad, $day, $draft->comingPlayerIds),
-            $asked['locks'],
-            $asked['bans'],
-            $asked['wish'] === Wish::JoinTwo ? $this->joined($squad, $asked['joinedSessionIds']) : null,
-            $asked['seen'],
-            $asked['seed'],
+            slotMinutes: $draft->slotMinutes,
+            theme: $asked['theme'],
+            wish: $asked['wish'],
+            needs: $this->needs->of($squad, $day, $draft->comingPlayerIds),
+            locks: $asked['locks'],
+            bans: $asked['bans'],
+            joined: $asked['wish'] === Wish::JoinTwo ? $this->joined($squad, $asked['joinedSessionIds']) : null,
+            seen: $asked['seen'],
+            seed: $asked['seed'],
             underAge: AgeGroup::tryOf($squad->age_group)?->under,
         );
         $answer = SessionBuilder::propose($request);

@@ -30,45 +30,45 @@ final readonly class Setting
     public static function choice(string $key, string $column, string $label, string $sentence, array $options, string $default): self
     {
         return new self(
-            $key,
-            $column,
-            $label,
-            $sentence,
-            'choice',
-            $options,
-            $options[$default],
-            ['required', 'in:'.implode(',', array_keys($options))],
-            'Choose one of the list.',
+            key: $key,
+            column: $column,
+            label: $label,
+            sentence: $sentence,
+            kind: 'choice',
+            options: $options,
+            default: $options[$default],
+            rules: ['required', 'in:'.implode(',', array_keys($options))],
+            refusal: 'Choose one of the list.',
         );
     }
 
     public static function text(string $key, string $column, string $label, string $sentence, int $most): self
     {
         return new self(
-            $key,
-            $column,
-            $label,
-            $sentence,
-            'text',
-            [],
-            'none',
-            ['required', 'string', "max:{$most}"],
-            "Enter a name of at most {$most} letters.",
+            key: $key,
+            column: $column,
+            label: $label,
+            sentence: $sentence,
+            kind: 'text',
+            options: [],
+            default: 'none',
+            rules: ['required', 'string', "max:{$most}"],
+            refusal: "Enter a name of at most {$most} letters.",
         );
     }
 
     public static function date(string $key, string $column, string $label, string $sentence): self
     {
         return new self(
-            $key,
-            $column,
-            $label,
-            $sentence,
-            'date',
-            [],
-            'not said',
-            ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
-            'Enter a day such as 2026-08-24.',
+            key: $key,
+            column: $column,
+            label: $label,
+            sentence: $sentence,
+            kind: 'date',
+            options: [],
+            default: 'not said',
+            rules: ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            refusal: 'Enter a day such as 2026-08-24.',
         );
     }
 
@@ -82,15 +82,15 @@ final readonly class Setting
         string $default = 'not said',
     ): self {
         return new self(
-            $key,
-            $column,
-            $label,
-            $sentence,
-            'number',
-            [],
-            $default,
-            ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"],
-            'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.",
+            key: $key,
+            column: $column,
+            label: $label,
+            sentence: $sentence,
+            kind: 'number',
+            options: [],
+            default: $default,
+            rules: ['nullable', $whole ? 'integer' : 'numeric', 'min:0', "max:{$most}"],
+            refusal: 'Enter '.($whole ? 'a whole number' : 'a number')." from 0 to {$most}, or leave it empty.",
         );
     }
 }

@@ -76,7 +76,6 @@ for (const title of [...new Set(golden.map(sessionOf))]) {
             ]),
           {
             message: one.name,
-            timeout: 10_000,
           },
         )
         .toEqual(one.expected.map(({ stations, turns, work }) => [stations, turns, Math.round(work)]));

@@ -100,17 +100,17 @@ final class BuildRequestFile
             $context = $wish === Wish::RainyCorner ? $situation->context->within(self::rainyCorner()) : $situation->context;
 
             return new BuildRequest(
-                $drills->all(),
-                $context,
-                $slot,
-                $theme,
-                $wish,
-                $needs,
-                $locks,
-                $bans,
-                $joined,
-                $seen,
-                $seed,
+                book: $drills->all(),
+                context: $context,
+                slotMinutes: $slot,
+                theme: $theme,
+                wish: $wish,
+                needs: $needs,
+                locks: $locks,
+                bans: $bans,
+                joined: $joined,
+                seen: $seen,
+                seed: $seed,
                 underAge: $situation->ageGroup?->under,
             );
         });

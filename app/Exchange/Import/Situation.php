@@ -73,7 +73,17 @@ final readonly class Situation
         $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'));
         $context = $faults->try(
             'players',
-            fn (): PlanContext => PlanContext::of($players, $known, $rules, $kit, $area, $heading, $helpers, $season, $weather),
+            fn (): PlanContext => PlanContext::of(
+                players: $players,
+                knownDrills: $known,
+                rules: $rules,
+                kit: $kit,
+                area: $area,
+                heading: $heading,
+                helpers: $helpers,
+                past: $season,
+                weather: $weather,
+            ),
         );
 
         return $context === null ? null : new self($context, $ageGroup);

@@ -66,22 +66,22 @@ class DrillSearchRequest extends FormRequest
         [$width, $depth] = [$length('width'), $length('depth')];
 
         return new DrillFilter(
-            $this->enum('family', Family::class),
-            $text('move'),
-            $text('surface'),
-            $text('feet'),
-            $kit === null ? null : array_values(array_intersect(explode(',', $kit), array_column(Equipment::cases(), 'value'))),
-            $this->filled('markers') ? $this->integer('markers') : null,
-            $width ?? $depth,
-            $depth ?? $width,
-            $text('people'),
-            match ($text('wall')) {
+            family: $this->enum('family', Family::class),
+            move: $text('move'),
+            surface: $text('surface'),
+            feet: $text('feet'),
+            equipment: $kit === null ? null : array_values(array_intersect(explode(',', $kit), array_column(Equipment::cases(), 'value'))),
+            markers: $this->filled('markers') ? $this->integer('markers') : null,
+            widthMillimetres: $width ?? $depth,
+            depthMillimetres: $depth ?? $width,
+            people: $text('people'),
+            wall: match ($text('wall')) {
                 'yes' => true,
                 'no' => false,
                 default => null,
             },
-            $this->filled('minutes') ? $this->float('minutes') : null,
-            $this->filled('age') ? AgeGroup::of($this->string('age')->toString()) : null,
+            minutes: $this->filled('minutes') ? $this->float('minutes') : null,
+            ageGroup: $this->filled('age') ? AgeGroup::of($this->string('age')->toString()) : null,
         );
     }
 

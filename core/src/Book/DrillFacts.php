@@ -60,22 +60,22 @@ final readonly class DrillFacts
         $kit = Kit::of($drill->layout, 1);
 
         return new self(
-            $drill->slug,
-            $drill->name,
-            $drill->summary,
-            $drill->script,
-            $drill->dose?->fields(),
-            $drill->family->value,
-            self::moves($drill, $moveScripts),
-            array_values(array_unique(array_map(strval(...), $surfaces))),
-            self::feet($tally),
-            $kit->equipment,
-            $kit->markers(),
-            $footprint->widthMillimetres + $room,
-            $footprint->depthMillimetres + $room,
-            $drill->organisation->people(),
-            $drill->dose === null ? null : $drill->dose->turnTime([$drill->pace(Tempo::Steady)])->meanSeconds / 60.0,
-            $drill->demands->fromAge->under,
+            slug: $drill->slug,
+            name: $drill->name,
+            summary: $drill->summary,
+            script: $drill->script,
+            dose: $drill->dose?->fields(),
+            family: $drill->family->value,
+            moves: self::moves($drill, $moveScripts),
+            surfaces: array_values(array_unique(array_map(strval(...), $surfaces))),
+            feet: self::feet($tally),
+            equipment: $kit->equipment,
+            markers: $kit->markers(),
+            widthMillimetres: $footprint->widthMillimetres + $room,
+            depthMillimetres: $footprint->depthMillimetres + $room,
+            people: $drill->organisation->people(),
+            minutes: $drill->dose === null ? null : $drill->dose->turnTime([$drill->pace(Tempo::Steady)])->meanSeconds / 60.0,
+            underAge: $drill->demands->fromAge->under,
         );
     }
 

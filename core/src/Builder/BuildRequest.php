@@ -53,38 +53,38 @@ final readonly class BuildRequest
         );
 
         return new self(
-            $book,
-            $this->context,
-            $this->slotMinutes,
-            $this->theme,
-            $this->wish,
-            $this->needs,
-            $this->locks,
-            $this->bans,
-            $this->joined,
-            $this->seen,
-            $this->seed,
-            $this->weights,
-            $this->underAge,
+            book: $book,
+            context: $this->context,
+            slotMinutes: $this->slotMinutes,
+            theme: $this->theme,
+            wish: $this->wish,
+            needs: $this->needs,
+            locks: $this->locks,
+            bans: $this->bans,
+            joined: $this->joined,
+            seen: $this->seen,
+            seed: $this->seed,
+            weights: $this->weights,
+            underAge: $this->underAge,
         );
     }
 
     public function withSlot(int $minutes): self
     {
         return new self(
-            $this->book,
-            $this->context,
-            $minutes,
-            $this->theme,
-            $this->wish,
-            $this->needs,
-            $this->locks,
-            $this->bans,
-            $this->joined,
-            $this->seen,
-            $this->seed,
-            $this->weights,
-            $this->underAge,
+            book: $this->book,
+            context: $this->context,
+            slotMinutes: $minutes,
+            theme: $this->theme,
+            wish: $this->wish,
+            needs: $this->needs,
+            locks: $this->locks,
+            bans: $this->bans,
+            joined: $this->joined,
+            seen: $this->seen,
+            seed: $this->seed,
+            weights: $this->weights,
+            underAge: $this->underAge,
         );
     }
 }

@@ -50,16 +50,16 @@ final class Objective
     {
         if ($option === null) {
             return new Sequence(
-                [...$so->options, null],
-                $so->value,
-                $so->judged,
-                $so->work,
-                [...$so->extras, []],
-                $so->waterBefore,
-                $so->ground,
-                $so->stations,
-                $so->layoutKey,
-                $so->drySeconds,
+                options: [...$so->options, null],
+                value: $so->value,
+                judged: $so->judged,
+                work: $so->work,
+                extras: [...$so->extras, []],
+                waterBefore: $so->waterBefore,
+                ground: $so->ground,
+                stations: $so->stations,
+                layoutKey: $so->layoutKey,
+                drySeconds: $so->drySeconds,
             );
         }
         [$judged, $waters, $dry] = [$so->judged, $so->waterBefore, $so->drySeconds];
@@ -77,18 +77,18 @@ final class Objective
         ];
 
         return new Sequence(
-            [...$so->options, $option],
-            $so->value + $option->worth + $this->weights->variety * $extra['variety']
+            options: [...$so->options, $option],
+            value: $so->value + $option->worth + $this->weights->variety * $extra['variety']
                 + $this->weights->sharedLayout * $extra['sharedLayout']
                 - $this->weights->setUp * $seconds / $this->slotSeconds,
-            $judged->plus($option->judged)->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)),
-            $so->work->plus($option->work),
-            [...$so->extras, $extra],
-            $waters,
-            $option->drill->layout,
-            $option->stations,
-            $option->layoutKey,
-            $dry + $option->work->meanSeconds,
+            judged: $judged->plus($option->judged)->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)),
+            work: $so->work->plus($option->work),
+            extras: [...$so->extras, $extra],
+            waterBefore: $waters,
+            ground: $option->drill->layout,
+            stations: $option->stations,
+            layoutKey: $option->layoutKey,
+            drySeconds: $dry + $option->work->meanSeconds,
         );
     }
 

@@ -98,19 +98,19 @@ final class OptionMaker
         }
 
         return new Option(
-            $drill,
-            $dose,
-            $stations,
-            $limitedTo,
-            $judged,
-            $worked->work,
-            $ball,
-            $waiting,
-            $terms,
-            $worth,
-            $drill->layout->kind().json_encode($drill->layout->parameters()),
-            $drill->script->text(),
-            $dose->kind(),
+            drill: $drill,
+            dose: $dose,
+            stations: $stations,
+            limitedTo: $limitedTo,
+            judged: $judged,
+            work: $worked->work,
+            ballSeconds: $ball,
+            waitingSeconds: $waiting,
+            terms: $terms,
+            worth: $worth,
+            layoutKey: $drill->layout->kind().json_encode($drill->layout->parameters()),
+            scriptText: $drill->script->text(),
+            doseKind: $dose->kind(),
         );
     }
 

@@ -58,17 +58,17 @@ final readonly class Weights
     private function with(?float $foot = null, ?float $sharedLayout = null): self
     {
         return new self(
-            $this->stale,
-            $foot ?? $this->foot,
-            $this->ladder,
-            $this->target,
-            $this->repeat,
-            $this->theme,
-            $this->variety,
-            $sharedLayout ?? $this->sharedLayout,
-            $this->ballTime,
-            $this->setUp,
-            $this->waiting,
+            stale: $this->stale,
+            foot: $foot ?? $this->foot,
+            ladder: $this->ladder,
+            target: $this->target,
+            repeat: $this->repeat,
+            theme: $this->theme,
+            variety: $this->variety,
+            sharedLayout: $sharedLayout ?? $this->sharedLayout,
+            ballTime: $this->ballTime,
+            setUp: $this->setUp,
+            waiting: $this->waiting,
         );
     }
 }

@@ -29,12 +29,30 @@ final readonly class HeadingLimit
 
     public static function barred(string $source, ?int $year): self
     {
-        return new self(true, 0, 0, 0, null, null, $source, $year);
+        return new self(
+            isBarred: true,
+            headers: 0,
+            perSession: 0,
+            sessions: 0,
+            days: null,
+            minutesPerWeek: null,
+            source: $source,
+            year: $year,
+        );
     }
 
     public static function asFewAsPossible(string $source, ?int $year): self
     {
-        return new self(false, null, null, null, null, null, $source, $year);
+        return new self(
+            isBarred: false,
+            headers: null,
+            perSession: null,
+            sessions: null,
+            days: null,
+            minutesPerWeek: null,
+            source: $source,
+            year: $year,
+        );
     }
 
     public static function atMost(
@@ -46,7 +64,16 @@ final readonly class HeadingLimit
         string $source,
         int $year,
     ): self {
-        return new self(false, $headers, $perSession, $sessions, $days, $minutesPerWeek, $source, $year);
+        return new self(
+            isBarred: false,
+            headers: $headers,
+            perSession: $perSession,
+            sessions: $sessions,
+            days: $days,
+            minutesPerWeek: $minutesPerWeek,
+            source: $source,
+            year: $year,
+        );
     }
 
     /**

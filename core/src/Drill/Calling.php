@@ -60,6 +60,15 @@ final readonly class Calling
             throw InvalidDrill::because("calling.{$fault[0]}", $fault[1]);
         }
 
-        return new self($kind, $everySeconds, $spread, $leadSeconds, $inOrder, $again, $twoWay, $rules);
+        return new self(
+            kind: $kind,
+            everySeconds: $everySeconds,
+            spread: $spread,
+            leadSeconds: $leadSeconds,
+            inOrder: $inOrder,
+            again: $again,
+            twoWay: $twoWay,
+            rules: $rules,
+        );
     }
 }

@@ -93,13 +93,23 @@ final readonly class Drill
     public function upTo(int $links): self
     {
         return new self(
-            $this->slug, $this->name, $this->family, $this->summary, $this->layout, $this->composition->upTo($links),
-            // Each link adds its share of the time of the whole.
-            $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min(
+            slug: $this->slug,
+            name: $this->name,
+            family: $this->family,
+            summary: $this->summary,
+            layout: $this->layout,
+            composition: $this->composition->upTo($links),
+            secondsPerRep: $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min(
                 $links,
                 count($this->composition->parts),
             ) / count($this->composition->parts) : 1.0),
-            $this->goodChance, $this->fetchSeconds, $this->dose, $this->rule, $this->organisation, $this->demands, $this->teaching,
+            goodChance: $this->goodChance,
+            fetchSeconds: $this->fetchSeconds,
+            dose: $this->dose,
+            rule: $this->rule,
+            organisation: $this->organisation,
+            demands: $this->demands,
+            teaching: $this->teaching,
         );
     }
 }

@@ -66,19 +66,19 @@ final class BlockEvaluator
         $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
 
         return new BlockEvaluation(
-            $block->id,
-            DurationEstimate::judged($seconds, $this->context->rules->partVariation),
-            DurationEstimate::fixed(0.0),
-            ['other' => $seconds],
-            array_fill_keys($ids, Tally::zero()),
-            array_fill_keys($ids, new PlayerTime),
-            0,
-            1,
-            0,
-            [new Segment("{$block->id}-1", $block->id, SegmentKind::ofBlock($block->kind), $seconds, false)],
-            [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
-            [],
-            null,
+            blockId: $block->id,
+            judged: DurationEstimate::judged($seconds, $this->context->rules->partVariation),
+            work: DurationEstimate::fixed(0.0),
+            partSeconds: ['other' => $seconds],
+            touches: array_fill_keys($ids, Tally::zero()),
+            times: array_fill_keys($ids, new PlayerTime),
+            stations: 0,
+            turns: 1,
+            markers: 0,
+            segments: [new Segment("{$block->id}-1", $block->id, SegmentKind::ofBlock($block->kind), $seconds, false)],
+            how: [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
+            warnings: [],
+            setUp: null,
         );
     }
 
@@ -121,19 +121,34 @@ final class BlockEvaluator
             ->plus(DurationEstimate::judged($changeOver, $rules->changeOver->variation))
             ->plus(DurationEstimate::judged($writeSeconds, $rules->partVariation));
         $touches = $this->touches($drill, $dose, $paces, $players);
-        $times = BlockTimes::of($drill, $dose, $stationing, $turns, $turnMeans, $queues, $players, $rules->changeSeconds());
+        $times = BlockTimes::of(
+            drill: $drill,
+            dose: $dose,
+            stationing: $stationing,
+            turns: $turns,
+            turnMeans: $turnMeans,
+            queues: $queues,
+            players: $players,
+            changeSeconds: $rules->changeSeconds(),
+        );
 
         $evaluation = new BlockEvaluation(
-            $block->id,
-            $judged,
-            $work,
-            ['setUp' => $setUp, 'explain' => $explain, 'work' => $work->meanSeconds, 'changeOver' => $changeOver, 'write' => $writeSeconds],
-            $touches,
-            $times,
-            $stationing->inUse(),
-            count($turns),
-            $laying->markers,
-            $this->isBrief
+            blockId: $block->id,
+            judged: $judged,
+            work: $work,
+            partSeconds: [
+                'setUp' => $setUp,
+                'explain' => $explain,
+                'work' => $work->meanSeconds,
+                'changeOver' => $changeOver,
+                'write' => $writeSeconds,
+            ],
+            touches: $touches,
+            times: $times,
+            stations: $stationing->inUse(),
+            turns: count($turns),
+            markers: $laying->markers,
+            segments: $this->isBrief
                 ? []
                 : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules, $this->context->memo))->of(
                     $turns,
@@ -142,14 +157,24 @@ final class BlockEvaluator
                     $explain,
                     $plain,
                 ),
-            $this->isBrief ? [] : BlockReasons::of($drill, $dose, $pace, $rules, $laying, $known, $turns, $own, $queues),
-            [],
-            $laying,
-            $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
-            $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
-            $drill->layout,
-            $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
-            $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers, $this->context->memo),
+            how: $this->isBrief ? [] : BlockReasons::of(
+                drill: $drill,
+                dose: $dose,
+                pace: $pace,
+                rules: $rules,
+                laying: $laying,
+                known: $known,
+                turns: $turns,
+                own: $own,
+                queues: $queues,
+            ),
+            warnings: [],
+            setUp: $laying,
+            groups: $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
+            duties: $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
+            layout: $drill->layout,
+            kit: $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
+            counted: $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers, $this->context->memo),
         );
 
         return $this->isBrief

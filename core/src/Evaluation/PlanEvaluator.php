@@ -65,20 +65,20 @@ final class PlanEvaluator
         $isOver = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds;
 
         return new PlanEvaluation(
-            $evaluations,
-            $total,
-            $finish,
-            $touches,
-            $times,
-            KitList::of(
+            blocks: $evaluations,
+            total: $total,
+            finish: $finish,
+            touches: $touches,
+            times: $times,
+            kit: KitList::of(
                 array_map(
                     static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round),
                     self::indices($rounds),
                 ),
                 count($context->players),
             ),
-            $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
-            SessionWarnings::of($touches, $context),
+            cuts: $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
+            warnings: SessionWarnings::of($touches, $context),
         );
     }
 

@@ -177,17 +177,17 @@ final class RoundOfStations
         }
 
         return new BlockEvaluation(
-            $own->blockId,
-            $judged,
-            $turn,
-            $parts,
-            $atStations[$i]['touches'],
-            $idle,
-            $own->stations,
-            1,
-            $own->markers,
-            [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i))],
-            [
+            blockId: $own->blockId,
+            judged: $judged,
+            work: $turn,
+            partSeconds: $parts,
+            touches: $atStations[$i]['touches'],
+            times: $idle,
+            stations: $own->stations,
+            turns: 1,
+            markers: $own->markers,
+            segments: [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i))],
+            how: [
                 ...$own->how,
                 sprintf(
                     '%d stations at the same time, %d groups: every group is at every station once; '
@@ -197,13 +197,13 @@ final class RoundOfStations
                     StationRound::seconds(count($blocks), $turn->meanSeconds, $rules->changeSeconds()),
                 ),
             ],
-            $own->warnings,
-            $own->setUp,
+            warnings: $own->warnings,
+            setUp: $own->setUp,
             // The group that begins here; one station on at each move.
-            [new Station($groups[$i] ?? $groups[0])],
-            $own->duties,
-            $own->layout,
-            $own->kit,
+            groups: [new Station($groups[$i] ?? $groups[0])],
+            duties: $own->duties,
+            layout: $own->layout,
+            kit: $own->kit,
         );
     }
 
@@ -230,32 +230,32 @@ final class RoundOfStations
         $left = array_sum(array_map(static fn (Segment $segment): float => $segment->leftTouches, $work));
         $right = array_sum(array_map(static fn (Segment $segment): float => $segment->rightTouches, $work));
         $segments[] = new Segment(
-            "{$own->blockId}-turn",
-            $own->blockId,
-            SegmentKind::Work,
-            $parts['work'],
-            ($work[0] ?? $own->segments[0])->endsByClock,
-            null,
-            1,
-            $i + 1,
-            $everybody,
-            $left,
-            $right,
+            id: "{$own->blockId}-turn",
+            blockId: $own->blockId,
+            kind: SegmentKind::Work,
+            seconds: $parts['work'],
+            endsByClock: ($work[0] ?? $own->segments[0])->endsByClock,
+            side: null,
+            set: 1,
+            turn: $i + 1,
+            working: $everybody,
+            leftTouches: $left,
+            rightTouches: $right,
         );
 
         return $parts['write'] > 0.0
             ? [
                 ...$segments,
                 new Segment(
-                    "{$own->blockId}-write",
-                    $own->blockId,
-                    SegmentKind::Write,
-                    $parts['write'],
-                    false,
-                    null,
-                    1,
-                    $i + 1,
-                    $everybody,
+                    id: "{$own->blockId}-write",
+                    blockId: $own->blockId,
+                    kind: SegmentKind::Write,
+                    seconds: $parts['write'],
+                    endsByClock: false,
+                    side: null,
+                    set: 1,
+                    turn: $i + 1,
+                    working: $everybody,
                 ),
             ]
             : $segments;

@@ -49,9 +49,16 @@ final readonly class Move
             $faults = $read->faults();
 
             return new self(
-                $slug, $read->text('name'), $read->family(), Script::fromText($read->text('script')), $read->text('cue'),
-                $faults === [] ? throw InvalidDrill::because('faults', '"faults" needs at least one fault with its fix.') : $faults,
-                $read->texts('easier'), $read->texts('harder'), $read->texts('needs'), $read->texts('words'),
+                slug: $slug,
+                name: $read->text('name'),
+                family: $read->family(),
+                script: Script::fromText($read->text('script')),
+                cue: $read->text('cue'),
+                faults: $faults === [] ? throw InvalidDrill::because('faults', '"faults" needs at least one fault with its fix.') : $faults,
+                easier: $read->texts('easier'),
+                harder: $read->texts('harder'),
+                needs: $read->texts('needs'),
+                words: $read->texts('words'),
             );
         } catch (CoreException $fault) {
             throw InvalidDrill::because($fault->reason(), "Move {$slug}: {$fault->getMessage()}");

@@ -58,15 +58,15 @@ final readonly class Block
         }
 
         return new self(
-            $id,
-            BlockKind::Drill,
-            0.0,
-            $links === null ? $drill : $drill->upTo($links),
-            $dose,
-            $tempo,
-            $stations,
-            $links,
-            $together,
+            id: $id,
+            kind: BlockKind::Drill,
+            minutes: 0.0,
+            drill: $links === null ? $drill : $drill->upTo($links),
+            dose: $dose,
+            tempo: $tempo,
+            stations: $stations,
+            links: $links,
+            together: $together,
         );
     }
 
@@ -74,30 +74,30 @@ final readonly class Block
     public function withStations(int $stations): self
     {
         return new self(
-            $this->id,
-            $this->kind,
-            $this->minutes,
-            $this->drill,
-            $this->dose,
-            $this->tempo,
-            $stations,
-            $this->links,
-            $this->together,
+            id: $this->id,
+            kind: $this->kind,
+            minutes: $this->minutes,
+            drill: $this->drill,
+            dose: $this->dose,
+            tempo: $this->tempo,
+            stations: $stations,
+            links: $this->links,
+            together: $this->together,
         );
     }
 
     public function withDose(Dose $dose): self
     {
         return new self(
-            $this->id,
-            $this->kind,
-            $this->minutes,
-            $this->drill,
-            $dose,
-            $this->tempo,
-            $this->stations,
-            $this->links,
-            $this->together,
+            id: $this->id,
+            kind: $this->kind,
+            minutes: $this->minutes,
+            drill: $this->drill,
+            dose: $dose,
+            tempo: $this->tempo,
+            stations: $this->stations,
+            links: $this->links,
+            together: $this->together,
         );
     }
 

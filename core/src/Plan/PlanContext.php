@@ -71,23 +71,33 @@ final readonly class PlanContext
             throw InvalidPlan::because('plan.helpers', 'Helpers must be between 0 and 20.');
         }
 
-        return new self($players, $knownDrills, $rules, $kit, $area, $heading, $helpers, $past, $weather ?? Weather::mild());
+        return new self(
+            players: $players,
+            knownDrills: $knownDrills,
+            rules: $rules,
+            kit: $kit,
+            area: $area,
+            heading: $heading,
+            helpers: $helpers,
+            past: $past,
+            weather: $weather ?? Weather::mild(),
+        );
     }
 
     /** The same in another corner. */
     public function within(Area $area): self
     {
         return new self(
-            $this->players,
-            $this->knownDrills,
-            $this->rules,
-            $this->kit,
-            $area,
-            $this->heading,
-            $this->helpers,
-            $this->past,
-            $this->weather,
-            $this->memo,
+            players: $this->players,
+            knownDrills: $this->knownDrills,
+            rules: $this->rules,
+            kit: $this->kit,
+            area: $area,
+            heading: $this->heading,
+            helpers: $this->helpers,
+            past: $this->past,
+            weather: $this->weather,
+            memo: $this->memo,
         );
     }
 }

@@ -81,11 +81,24 @@ final readonly class BlockEvaluation
         ?array $groups = null,
     ): self {
         return new self(
-            $this->blockId, $judged ?? $this->judged, $work ?? $this->work, $partSeconds ?? $this->partSeconds, $this->touches,
-            $times ?? $this->times,
-            $this->stations, $this->turns, $this->markers, $segments ?? $this->segments, $how ?? $this->how,
-            $warnings ?? $this->warnings, $this->setUp,
-            $groups ?? $this->groups, $this->duties, $this->layout, $this->kit, $work === null ? $this->counted : null,
+            blockId: $this->blockId,
+            judged: $judged ?? $this->judged,
+            work: $work ?? $this->work,
+            partSeconds: $partSeconds ?? $this->partSeconds,
+            touches: $this->touches,
+            times: $times ?? $this->times,
+            stations: $this->stations,
+            turns: $this->turns,
+            markers: $this->markers,
+            segments: $segments ?? $this->segments,
+            how: $how ?? $this->how,
+            warnings: $warnings ?? $this->warnings,
+            setUp: $this->setUp,
+            groups: $groups ?? $this->groups,
+            duties: $this->duties,
+            layout: $this->layout,
+            kit: $this->kit,
+            counted: $work === null ? $this->counted : null,
         );
     }
 

@@ -85,14 +85,14 @@ final class BlockSegments
             $set = $i % $perSide + 1;
             $side = $sides[intdiv($i, $perSide)] ?? null;
             $segments[] = $this->segment(
-                SegmentKind::Work,
-                $seconds,
-                $clocked !== null,
-                $side,
-                $set,
-                $turn,
-                $ids,
-                $touches[$side ?? ''] ??= $this->touchesOfOneSet($this->drill->script, $reps, $side, $working),
+                kind: SegmentKind::Work,
+                seconds: $seconds,
+                endsByClock: $clocked !== null,
+                side: $side,
+                set: $set,
+                turn: $turn,
+                working: $ids,
+                touches: $touches[$side ?? ''] ??= $this->touchesOfOneSet($this->drill->script, $reps, $side, $working),
             );
             $last = $i === $sets - 1;
             if (! $last && $rest > 0.0) {
@@ -124,15 +124,15 @@ final class BlockSegments
                 foreach ($sides as $side) {
                     $touches = $this->touchesOfOneSet($item->script, $item->dose->expectedReps($item->pace), $side, $working);
                     $segments[] = $this->segment(
-                        SegmentKind::Work,
-                        $seconds,
-                        $item->dose->clockedSetSeconds() !== null,
-                        $side,
-                        $round,
-                        $turn,
-                        $ids,
-                        $touches,
-                        $item->name,
+                        kind: SegmentKind::Work,
+                        seconds: $seconds,
+                        endsByClock: $item->dose->clockedSetSeconds() !== null,
+                        side: $side,
+                        set: $round,
+                        turn: $turn,
+                        working: $ids,
+                        touches: $touches,
+                        item: $item->name,
                     );
                 }
                 $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
@@ -231,8 +231,18 @@ final class BlockSegments
         $this->number++;
 
         return new Segment(
-            "{$this->block->id}-{$this->number}", $this->block->id, $kind, $seconds, $endsByClock, $side, $set, $turn, $working,
-            $touches[0], $touches[1], $item,
+            id: "{$this->block->id}-{$this->number}",
+            blockId: $this->block->id,
+            kind: $kind,
+            seconds: $seconds,
+            endsByClock: $endsByClock,
+            side: $side,
+            set: $set,
+            turn: $turn,
+            working: $working,
+            leftTouches: $touches[0],
+            rightTouches: $touches[1],
+            item: $item,
         );
     }
 }

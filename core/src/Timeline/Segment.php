@@ -42,19 +42,19 @@ final readonly class Segment
     public function renamed(string $id, string $blockId): self
     {
         return new self(
-            $id,
-            $blockId,
-            $this->kind,
-            $this->seconds,
-            $this->endsByClock,
-            $this->side,
-            $this->set,
-            $this->turn,
-            $this->working,
-            $this->leftTouches,
-            $this->rightTouches,
-            $this->item,
-            $this->plainSeconds,
+            id: $id,
+            blockId: $blockId,
+            kind: $this->kind,
+            seconds: $this->seconds,
+            endsByClock: $this->endsByClock,
+            side: $this->side,
+            set: $this->set,
+            turn: $this->turn,
+            working: $this->working,
+            leftTouches: $this->leftTouches,
+            rightTouches: $this->rightTouches,
+            item: $this->item,
+            plainSeconds: $this->plainSeconds,
         );
     }
 }

@@ -35,7 +35,16 @@ final class StepStrip
         $strip = new self;
         $steps = $strip->steps($script->resolved($leading)->items, '');
 
-        return $steps === [] ? [new Step(null, 'event', null, null, null, 'wait', 0, '')] : $steps;
+        return $steps === [] ? [new Step(
+            foot: null,
+            kind: 'event',
+            surface: null,
+            way: null,
+            standing: null,
+            words: 'wait',
+            headingDegrees: 0,
+            times: '',
+        )] : $steps;
     }
 
     /**
@@ -64,37 +73,46 @@ final class StepStrip
     {
         return match (true) {
             $item instanceof Contact => new Step(
-                $item->foot,
-                'contact',
-                $item->surface,
-                $item->way,
-                self::standing($item->foot),
-                self::contact($item),
-                $this->heading,
-                $times,
+                foot: $item->foot,
+                kind: 'contact',
+                surface: $item->surface,
+                way: $item->way,
+                standing: self::standing($item->foot),
+                words: self::contact($item),
+                headingDegrees: $this->heading,
+                times: $times,
             ),
             $item instanceof Feint => new Step(
-                $item->foot,
-                'feint',
-                null,
-                null,
-                self::standing($item->foot),
-                self::feint($item),
-                $this->heading,
-                $times,
+                foot: $item->foot,
+                kind: 'feint',
+                surface: null,
+                way: null,
+                standing: self::standing($item->foot),
+                words: self::feint($item),
+                headingDegrees: $this->heading,
+                times: $times,
             ),
             $item instanceof Turn => $this->turn($item, $times),
             $item instanceof Event => new Step(
-                $item->foot,
-                'event',
-                null,
-                null,
-                $item->foot === null ? null : self::standing($item->foot),
-                trim(self::foot($item->foot).' '.str_replace('-', ' ', $item->name)),
-                $this->heading,
-                $times,
+                foot: $item->foot,
+                kind: 'event',
+                surface: null,
+                way: null,
+                standing: $item->foot === null ? null : self::standing($item->foot),
+                words: trim(self::foot($item->foot).' '.str_replace('-', ' ', $item->name)),
+                headingDegrees: $this->heading,
+                times: $times,
             ),
-            default => new Step(null, 'event', null, null, null, $item->text(), $this->heading, $times),
+            default => new Step(
+                foot: null,
+                kind: 'event',
+                surface: null,
+                way: null,
+                standing: null,
+                words: $item->text(),
+                headingDegrees: $this->heading,
+                times: $times,
+            ),
         };
     }
 
@@ -113,7 +131,16 @@ final class StepStrip
             default => "turn {$turn->degrees} degrees",
         };
 
-        return new Step(null, 'turn', null, null, null, "{$far} {$side}", $this->heading, $times);
+        return new Step(
+            foot: null,
+            kind: 'turn',
+            surface: null,
+            way: null,
+            standing: null,
+            words: "{$far} {$side}",
+            headingDegrees: $this->heading,
+            times: $times,
+        );
     }
 
     private static function contact(Contact $contact): string

@@ -77,18 +77,18 @@ final class CompositionReader
         }
 
         return new CircuitItem(
-            $read->text('name', most: 80),
-            self::script($read, 'script'),
-            $dose,
-            Pace::of(
+            name: $read->text('name', most: 80),
+            script: self::script($read, 'script'),
+            dose: $dose,
+            pace: Pace::of(
                 $read->number('secondsPerRep', 0.1, 120.0),
                 $read->number('goodChance', 0.05, 1.0, 1.0),
                 $read->number('fetchSeconds', 0.0, 60.0, 0.0),
             ),
-            $read->number('restSeconds', 0.0, 600.0, 0.0),
-            $read->has('scoring') ? ScoringReader::read($read->object('scoring')) : null,
-            $read->has('manner') ? $read->choice('manner', ServiceManner::class) : null,
-            $read->has('touches') ? DemandsReader::touches($read->object('touches')) : null,
+            restSeconds: $read->number('restSeconds', 0.0, 600.0, 0.0),
+            rule: $read->has('scoring') ? ScoringReader::read($read->object('scoring')) : null,
+            manner: $read->has('manner') ? $read->choice('manner', ServiceManner::class) : null,
+            touches: $read->has('touches') ? DemandsReader::touches($read->object('touches')) : null,
         );
     }
 }

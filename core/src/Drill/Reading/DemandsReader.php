@@ -48,16 +48,16 @@ final class DemandsReader
         }
 
         return new Organisation(
-            max(1, $read->whole('workers', 1, 6)),
-            $servers,
-            $service,
-            $read->has('manner') ? $read->choice('manner', ServiceManner::class) : null,
-            $read->choice('pattern', Pattern::class, $servers > 0 ? Pattern::Swap : Pattern::Own),
-            $read->flag('coachServes'),
-            $read->flag('serverMoves'),
-            $read->flag('needsCounter'),
-            max(0, $read->whole('keepers', 0, 2, 0)),
-            $card === null
+            workers: max(1, $read->whole('workers', 1, 6)),
+            playerServers: $servers,
+            service: $service,
+            manner: $read->has('manner') ? $read->choice('manner', ServiceManner::class) : null,
+            pattern: $read->choice('pattern', Pattern::class, $servers > 0 ? Pattern::Swap : Pattern::Own),
+            coachServes: $read->flag('coachServes'),
+            serverMoves: $read->flag('serverMoves'),
+            needsCounter: $read->flag('needsCounter'),
+            keepers: max(0, $read->whole('keepers', 0, 2, 0)),
+            card: $card === null
                 ? null
                 : new ServerCard($card->text('give'), $card->text('call', true), $card->text('count', true), $card->text('stop', true)),
         );
@@ -67,15 +67,15 @@ final class DemandsReader
     public static function demands(BookFields $read): Demands
     {
         return new Demands(
-            $read->has('touches') ? self::touches($read->object('touches')) : null,
-            $read->choice('sideSetBy', SideSetBy::class, SideSetBy::Dose),
-            $read->choice('ball', Ball::class, Ball::Usual),
-            $read->has('calling') ? self::calling($read->object('calling')) : null,
-            $read->texts('targetRoles', most: 9),
-            $read->choice('targetsNamedBy', TargetNaming::class, TargetNaming::Order),
-            $read->texts('needs', most: 12),
-            self::ageGroup($read, 'fromAge'),
-            array_map(
+            touches: $read->has('touches') ? self::touches($read->object('touches')) : null,
+            sideSetBy: $read->choice('sideSetBy', SideSetBy::class, SideSetBy::Dose),
+            ball: $read->choice('ball', Ball::class, Ball::Usual),
+            calling: $read->has('calling') ? self::calling($read->object('calling')) : null,
+            targetRoles: $read->texts('targetRoles', most: 9),
+            targetNaming: $read->choice('targetsNamedBy', TargetNaming::class, TargetNaming::Order),
+            needs: $read->texts('needs', most: 12),
+            fromAge: self::ageGroup($read, 'fromAge'),
+            levels: array_map(
                 static fn (BookFields $level): LevelFactor => LevelFactor::of(
                     self::ageGroup($level, 'ageGroup'),
                     $level->number('dose', 0.25, 2.0),
@@ -84,8 +84,8 @@ final class DemandsReader
                 ),
                 $read->entries('levels'),
             ),
-            $read->choice('opposition', Opposition::class, Opposition::None),
-            $read->flag('keepsTheme'),
+            opposition: $read->choice('opposition', Opposition::class, Opposition::None),
+            keepsTheme: $read->flag('keepsTheme'),
         );
     }
 
@@ -105,14 +105,14 @@ final class DemandsReader
     private static function calling(BookFields $read): Calling
     {
         return Calling::of(
-            $read->text('kind'),
-            $read->number('everySeconds', 1.0, 60.0),
-            $read->number('spread', 0.0, 0.9, 0.2),
-            $read->number('leadSeconds', 0.0, 10.0, 1.0),
-            $read->whole('inOrder', 1, 5, 1),
-            $read->flag('again'),
-            $read->flag('twoWay'),
-            array_map(static fn (BookFields $rule): CallRule => new CallRule(
+            kind: $read->text('kind'),
+            everySeconds: $read->number('everySeconds', 1.0, 60.0),
+            spread: $read->number('spread', 0.0, 0.9, 0.2),
+            leadSeconds: $read->number('leadSeconds', 0.0, 10.0, 1.0),
+            inOrder: $read->whole('inOrder', 1, 5, 1),
+            again: $read->flag('again'),
+            twoWay: $read->flag('twoWay'),
+            rules: array_map(static fn (BookFields $rule): CallRule => new CallRule(
                 $rule->text('place', most: 40),
                 $rule->has('touches') ? self::touches($rule->object('touches')) : null,
                 $rule->text('foot', mayBeEmpty: true) === '' ? 'any' : $rule->text('foot'),

@@ -89,20 +89,20 @@ final class DrillFactory
         }
 
         return new Drill(
-            $slug,
-            $name,
-            $family,
-            $summary,
-            $layout,
-            $composition,
-            $seconds,
-            $chance,
-            $fetch,
-            $dose,
-            $rule,
-            $organisation,
-            $demands,
-            $teaching,
+            slug: $slug,
+            name: $name,
+            family: $family,
+            summary: $summary,
+            layout: $layout,
+            composition: $composition,
+            secondsPerRep: $seconds,
+            goodChance: $chance,
+            fetchSeconds: $fetch,
+            dose: $dose,
+            rule: $rule,
+            organisation: $organisation,
+            demands: $demands,
+            teaching: $teaching,
         );
     }
 
@@ -174,20 +174,20 @@ final class DrillFactory
         $cautions = $read->texts('cautions', 1);
 
         return new Teaching(
-            $points !== [] ? $points : throw $read->refusal('points', 'A drill needs a coaching point.'),
-            array_map(
+            points: $points !== [] ? $points : throw $read->refusal('points', 'A drill needs a coaching point.'),
+            questions: array_map(
                 static fn (BookFields $one): Question => new Question($one->text('ask'), $one->texts('hopedFor', 1)),
                 $read->entries('questions'),
             ),
-            $faults !== [] ? $faults : throw $read->refusal('faults', 'A drill needs a common fault with its fix.'),
-            $cautions !== [] ? $cautions : throw $read->refusal('cautions', 'A drill needs a caution.'),
-            array_map(
+            faults: $faults !== [] ? $faults : throw $read->refusal('faults', 'A drill needs a common fault with its fix.'),
+            cautions: $cautions !== [] ? $cautions : throw $read->refusal('cautions', 'A drill needs a caution.'),
+            standIns: array_map(
                 static fn (BookFields $one): StandIn => new StandIn($one->text('for', most: 20), $one->text('use')),
                 $read->entries('standIns'),
             ),
-            $read->texts('words'),
-            $read->flag('judgesQuality'),
-            $read->text('note', mayBeEmpty: true, most: 1000),
+            words: $read->texts('words'),
+            judgesQuality: $read->flag('judgesQuality'),
+            note: $read->text('note', mayBeEmpty: true, most: 1000),
         );
     }
 }

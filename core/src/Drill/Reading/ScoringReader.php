@@ -31,17 +31,17 @@ final class ScoringReader
         }
 
         return new ScoringRule(
-            $kind,
-            $read->choice('starts', ClockStart::class),
-            $read->choice('stops', ClockStop::class),
-            self::codes($read, 'countsIf', Condition::class),
-            self::codes($read, 'voids', VoidReason::class),
-            $fault?->choice('what', FaultKind::class),
-            $fault?->choice('costs', FaultCost::class) ?? FaultCost::Ignored,
-            $fault?->number('seconds', 0.0, 60.0, 0.0) ?? 0.0,
-            $read->text('words', mayBeEmpty: true),
-            $read->flag('inHalves'),
-            $read->has('protocol') ? self::protocol($read->object('protocol')) : null,
+            kind: $kind,
+            starts: $read->choice('starts', ClockStart::class),
+            stops: $read->choice('stops', ClockStop::class),
+            countsIf: self::codes($read, 'countsIf', Condition::class),
+            voids: self::codes($read, 'voids', VoidReason::class),
+            fault: $fault?->choice('what', FaultKind::class),
+            faultCost: $fault?->choice('costs', FaultCost::class) ?? FaultCost::Ignored,
+            faultSeconds: $fault?->number('seconds', 0.0, 60.0, 0.0) ?? 0.0,
+            words: $read->text('words', mayBeEmpty: true),
+            inHalves: $read->flag('inHalves'),
+            protocol: $read->has('protocol') ? self::protocol($read->object('protocol')) : null,
         );
     }
 
