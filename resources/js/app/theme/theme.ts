@@ -1,8 +1,7 @@
 import { createTheme } from '@mui/material/styles';
 import { tokens, type ThemeName } from './tokens';
 
-export const textFace = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
-export const numberFace = '"Sofia Sans Condensed", "Arial Narrow", sans-serif';
+const textFace = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
 /** The component library under our own rules: ink outlines, no shadows, no ripples, no upper case. */
 export function themeOf(name: ThemeName) {

@@ -2,7 +2,7 @@ import { blockEvaluation, contact, dose, drawing, drill, evaluation } from './sc
 import { z } from './zod';
 
 /** The move dictionary. */
-export const moveSummary = z.object({
+const moveSummary = z.object({
   slug: z.string(),
   name: z.string(),
   family: z.string(),
@@ -36,7 +36,7 @@ export const move = moveSummary.extend({
 });
 
 /** The drills of the book and those of one's own. */
-export const drillSummary = z.object({
+const drillSummary = z.object({
   slug: z.string(),
   name: z.string(),
   family: z.string(),
@@ -51,7 +51,7 @@ export const drillSummary = z.object({
 export const drillsFound = z.object({ found: z.array(drillSummary) });
 
 /** A drill as a file writes it; what is in it, the server judges. */
-export const drillFields = z.record(z.string(), z.unknown());
+const drillFields = z.record(z.string(), z.unknown());
 export const drillPage = z.object({
   drill: drill.extend({ needs: z.array(moveRef) }),
   fields: drillFields,
@@ -127,7 +127,7 @@ export const lastTime = z.object({
 });
 
 /** Sessions to take or leave. */
-export const proposedBlock = z.object({
+const proposedBlock = z.object({
   id: z.string(),
   kind: z.enum(['drill', 'water', 'talk', 'game']),
   title: z.string(),

@@ -6,7 +6,7 @@ export interface FieldFault {
 }
 
 /** Why a call failed, in terms a screen can act on. */
-export type ApiErrorKind = 'offline' | 'signed-out' | 'invalid' | 'stale' | 'not-found' | 'refused' | 'away' | 'server' | 'contract';
+type ApiErrorKind = 'offline' | 'signed-out' | 'invalid' | 'stale' | 'not-found' | 'refused' | 'away' | 'server' | 'contract';
 
 export class ApiError extends Error {
   constructor(

@@ -1,10 +1,10 @@
 import { z } from './zod';
 
 /** What the server sends, parsed at the boundary. Field names carry their units. */
-export const sideName = z.enum(['R', 'L', 'both', 'alternating']);
+const sideName = z.enum(['R', 'L', 'both', 'alternating']);
 export const strongFoot = z.enum(['R', 'L', 'both']);
 
-export const squadRef = z.object({
+const squadRef = z.object({
   id: z.number(),
   name: z.string(),
   ageGroup: z.string(),
@@ -142,7 +142,7 @@ export const drill = z.object({
   isOwn: z.boolean(),
 });
 
-export const planBlock = z.object({
+const planBlock = z.object({
   id: z.string(),
   kind: z.enum(['drill', 'water', 'talk', 'game']),
   title: z.string(),

@@ -8,7 +8,7 @@ export const signIns = z.object({
   signIns: z.array(z.object({ id: z.number(), device: z.string(), signedInAt: z.string(), seenAt: z.string(), isThis: z.boolean() })),
 });
 
-export const squadRole = z.object({ squadId: z.number(), role: z.enum(['coach', 'assistant']) });
+const squadRole = z.object({ squadId: z.number(), role: z.enum(['coach', 'assistant']) });
 export const person = z.object({ id: z.number(), name: z.string(), email: z.string(), isLead: z.boolean(), roles: z.array(squadRole) });
 export const people = z.object({
   people: z.array(person),
@@ -37,7 +37,7 @@ export const clubTrail = z.object({
   next: z.number().nullable(),
 });
 
-export const tryMark = z.object({
+const tryMark = z.object({
   uuid: z.string(),
   value: z.number(),
   isVoid: z.boolean(),

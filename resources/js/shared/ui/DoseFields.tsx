@@ -6,7 +6,7 @@ import { useFootWording } from './SquadChoice';
 
 const setWords: Partial<Record<Dose['kind'], string>> = { race: 'Goes', streak: 'Tries', tries: 'Goes' };
 
-export type Tempo = 'learn' | 'steady' | 'match';
+type Tempo = 'learn' | 'steady' | 'match';
 
 interface DoseFieldsProps {
   dose: Dose;
