@@ -15,7 +15,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class Fit
 {
-    private function __construct(public int $columns, public int $rows, public bool $isTurned)
+    private function __construct(public int $columns, public int $rows)
     {
     }
 
@@ -27,8 +27,8 @@ final readonly class Fit
      */
     public static function of(Length $areaWidth, Length $areaDepth, Length $width, Length $depth, Length $gap): self
     {
-        $upright = new self(self::along($areaWidth, $width, $gap), self::along($areaDepth, $depth, $gap), false);
-        $turned = new self(self::along($areaWidth, $depth, $gap), self::along($areaDepth, $width, $gap), true);
+        $upright = new self(self::along($areaWidth, $width, $gap), self::along($areaDepth, $depth, $gap));
+        $turned = new self(self::along($areaWidth, $depth, $gap), self::along($areaDepth, $width, $gap));
 
         return $turned->stations() > $upright->stations() ? $turned : $upright;
     }

@@ -38,10 +38,4 @@ final readonly class PassingQueue
     {
         return $this->positions + $this->balls;
     }
-
-    /** Balls that can go round with these players; 0 when not even one. */
-    public function mostBalls(): int
-    {
-        return max(0, $this->players - $this->positions);
-    }
 }

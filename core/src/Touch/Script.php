@@ -25,15 +25,6 @@ final readonly class Script
         return new self((new Parser($text))->items());
     }
 
-    public static function tryFromText(string $text): ?self
-    {
-        try {
-            return self::fromText($text);
-        } catch (ScriptError) {
-            return null;
-        }
-    }
-
     /** @param  non-empty-list<Item>  $items */
     public static function of(array $items): self
     {

@@ -88,7 +88,6 @@ final class ScriptTest extends TestCase
             self::assertStringContainsString($expected, $error->expected);
             self::assertStringStartsWith("Column {$column}: ", $error->getMessage());
         }
-        self::assertNull(Script::tryFromText($text));
     }
 
     public function test_a_line_break_at_the_end_is_only_blank_space(): void
