@@ -59,7 +59,7 @@ $isShort = ($argv[2] ?? '') === 'short';
 /** @var Application $app */
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
-if (! isset($argv[1])) {
+if (($argv[1] ?? '') === '') {
     fwrite(STDERR, "Say the address of the server.\n");
     exit(1);
 }
@@ -72,8 +72,9 @@ $squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
 foreach (range(1, 6) as $i) {
     Player::query()->firstOrCreate(['squad_id' => $squad->id, 'name' => "Extra {$i}"], ['strong_foot' => 'R']);
 }
-$players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->all();
+$players = Player::query()->where('squad_id', $squad->id)->orderBy('id')->pluck('id')->values()->all();
 // Two drills of every family as far as they go: pairs, lines, quotas and races, as a book has them.
+/** @var Collection<int, DrillVersion> $versions */
 $versions = DrillVersion::ofTheBook()->where('is_current', true)->where('content', 'not like', '%"circuit"%')->orderBy('id')->get()
     ->groupBy('family')->flatMap(fn (Collection $drills): Collection => $drills->take(2))->take(14)->values();
 $plan = fn (int $count): array => [
@@ -104,9 +105,11 @@ $call = function (string $method, string $path, ?array $body = null) use ($http,
         $parts = explode("\t", $line);
         $token = ($parts[5] ?? '') === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
     }
+    /** @var non-empty-string $method */
+    curl_setopt($http, CURLOPT_CUSTOMREQUEST, $method);
     curl_setopt_array($http, [
-        CURLOPT_URL => $address.$path, CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+        CURLOPT_URL => "{$address}{$path}", CURLOPT_RETURNTRANSFER => true,
+        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
         CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}"],
     ]);
     $start = hrtime(true);
@@ -136,6 +139,7 @@ $inside = function (string $method, string $path, ?array $body = null) use ($app
     Auth::forgetGuards();
     Auth::login(User::query()->findOrFail($coach->id));
     $queries = 0;
+    /** @var bool $listening */
     $listening = true;
     DB::listen(function () use (&$queries, &$listening): void {
         $queries += $listening ? 1 : 0;
@@ -203,14 +207,11 @@ $marks = function (int $count) use ($session, $players, &$number): array {
 // Each names one mark that exists.
 $corrections = function (array $batch) use ($session): array {
     $uuids = DB::table('marks')->where('training_session_id', $session->id)->limit(400)->pluck('uuid');
+    foreach (range(0, count($batch['marks']) - 1) as $i) {
+        $batch['marks'][$i]['supersedesUuids'] = [$uuids[$i % count($uuids)]];
+    }
 
-    return [
-        'marks' => array_map(
-            fn (array $mark, int $i): array => ['supersedesUuids' => [$uuids[$i % count($uuids)]]] + $mark,
-            $batch['marks'],
-            array_keys($batch['marks']),
-        ),
-    ];
+    return $batch;
 };
 $figures = [
     ['plan preview, 14 blocks × 20 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(20), ROUNDS],
@@ -244,7 +245,7 @@ $figures = [
         'a drill tried in the editor',
         'POST',
         "/api/v1/squads/{$squad->id}/drill-trials",
-        fn (): array => ['fields' => $versions[0]->content, 'from' => $versions[0]->slug],
+        fn (): array => ['fields' => $versions->firstOrFail()->content, 'from' => $versions->firstOrFail()->slug],
         ROUNDS,
     ],
     [
@@ -290,8 +291,9 @@ $scripts = [
         ->all(),
 ];
 $thousand = [];
+$contents = array_values($versions->map(fn (DrillVersion $version): array => $version->content)->all());
 for ($i = 0; $i < 1000; $i++) {
-    $fields = $versions[$i % count($versions)]->content;
+    $fields = $contents[$i % count($contents)];
     $thousand[] = DrillFactory::fromFields(['slug' => "{$fields['slug']}-{$i}", 'name' => "{$fields['name']} {$i}"] + $fields);
 }
 $dictionary = $app->make(MoveQuery::class)->dictionary();
@@ -301,8 +303,17 @@ $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
 $past = $app->make(SquadBasisQuery::class)->of($squad, CalendarDate::fromIso(date('Y-m-d')), null)->past;
 $twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer((string) $id, StrongFoot::Right), array_slice($players, 0, 20));
-$situation = PlanContext::of($twenty, [], new ClockRules, new KitOwned(60, 20, 2), $squad->area(), $squad->headingLimit(), 1, $past);
-$order = $versions->map(
+$situation = PlanContext::of(
+    players: $twenty,
+    knownDrills: [],
+    rules: new ClockRules,
+    kit: new KitOwned(60, 20, 2),
+    area: $squad->area(),
+    heading: $squad->headingLimit(),
+    helpers: 1,
+    past: $past,
+);
+$order = array_values($versions->map(
     fn (DrillVersion $version, int $i): Block => Block::ofDrill(
         "b{$i}",
         $version->drill(),
@@ -312,9 +323,7 @@ $order = $versions->map(
         Tempo::Steady,
         null,
     ),
-)
-    ->values()
-    ->all();
+)->all());
 $needs = new Needs(
     familyDaysAgo: ['turning' => 9, 'dribbling' => 2, 'ball-mastery' => 2],
     lastTime: ['sole-taps'],
@@ -327,20 +336,20 @@ $build = function (int $size) use ($drills, $situation, $needs): callable {
     for ($i = 0; $i < $size; $i++) {
         $drill = $drills[$i % count($drills)];
         $some[] = new Drill(
-            "{$drill->slug}-{$i}",
-            $drill->name,
-            $drill->family,
-            $drill->summary,
-            $drill->layout,
-            $drill->composition,
-            $drill->secondsPerRep,
-            $drill->goodChance,
-            $drill->fetchSeconds,
-            $drill->dose,
-            $drill->rule,
-            $drill->organisation,
-            $drill->demands,
-            $drill->teaching,
+            slug: "{$drill->slug}-{$i}",
+            name: $drill->name,
+            family: $drill->family,
+            summary: $drill->summary,
+            layout: $drill->layout,
+            composition: $drill->composition,
+            secondsPerRep: $drill->secondsPerRep,
+            goodChance: $drill->goodChance,
+            fetchSeconds: $drill->fetchSeconds,
+            dose: $drill->dose,
+            rule: $drill->rule,
+            organisation: $drill->organisation,
+            demands: $drill->demands,
+            teaching: $drill->teaching,
         );
     }
 

@@ -81,9 +81,6 @@ final class BookTest extends TestCase
         $drills = self::book();
         self::assertSame(count($drills), count(array_unique(array_map(fn (Drill $drill): string => mb_strtolower($drill->name), $drills))));
         foreach ($drills as $drill) {
-            self::assertNotEmpty($drill->teaching->points, $drill->slug);
-            self::assertNotEmpty($drill->teaching->faults, $drill->slug);
-            self::assertNotEmpty($drill->teaching->cautions, $drill->slug);
             self::assertContains(count($drill->teaching->points), [2, 3], $drill->slug);
             self::assertNotEmpty($drill->teaching->standIns, $drill->slug);
         }
