@@ -16,7 +16,7 @@ final class CallsTest extends TestCase
 {
     private const MOST = 7;
 
-    private const FOLDERS = ['app', 'bench', 'core/src', 'database', 'ops'];
+    private const FOLDERS = ['app', 'core/src', 'database'];
 
     public function test_a_call_with_many_places_names_them(): void
     {
