@@ -174,6 +174,14 @@ final class ScriptTest extends TestCase
         });
     }
 
+    public function test_three_reps_are_three_times_everything(): void
+    {
+        $one = Tally::of(Script::fromText('R.in a~shot >a45'));
+        $three = $one->times(3.0);
+
+        self::assertSame([3.0, 3.0, 3.0, 135.0], [$three->contacts(), $three->feints, $three->turns, $three->degreesTurned]);
+    }
+
     public function test_a_group_of_n_counts_n_times(): void
     {
         $this->forAll(self::scripts(), Generators::choose(1, 40))->then(function (string $text, int $times): void {
