@@ -52,29 +52,21 @@ final readonly class BuildRequest
             fn (Drill $a, Drill $b): int => hash('crc32b', "{$this->seed} {$a->slug}") <=> hash('crc32b', "{$this->seed} {$b->slug}"),
         );
 
-        return new self(
-            book: $book,
-            context: $this->context,
-            slotMinutes: $this->slotMinutes,
-            theme: $this->theme,
-            wish: $this->wish,
-            needs: $this->needs,
-            locks: $this->locks,
-            bans: $this->bans,
-            joined: $this->joined,
-            seen: $this->seen,
-            seed: $this->seed,
-            weights: $this->weights,
-            underAge: $this->underAge,
-        );
+        return $this->with(book: $book);
     }
 
     public function withSlot(int $minutes): self
     {
+        return $this->with(slotMinutes: $minutes);
+    }
+
+    /** @param  list<Drill>|null  $book */
+    private function with(?array $book = null, ?int $slotMinutes = null): self
+    {
         return new self(
-            book: $this->book,
+            book: $book ?? $this->book,
             context: $this->context,
-            slotMinutes: $minutes,
+            slotMinutes: $slotMinutes ?? $this->slotMinutes,
             theme: $this->theme,
             wish: $this->wish,
             needs: $this->needs,
