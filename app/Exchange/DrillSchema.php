@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Exchange;
 
 use App\Exchange\Import\DrillFile;
-use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseDeclaration;
 use FleetSparrow\Core\Dose\DoseField;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Ball;
@@ -19,8 +19,8 @@ use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Drill\SideSetBy;
 use FleetSparrow\Core\Drill\TargetNaming;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Layout\LayoutParameter;
-use FleetSparrow\Core\Layout\LayoutParameters;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
@@ -41,8 +41,11 @@ final class DrillSchema
     use SchemaWords;
 
     /** @return array<string, mixed> JSON Schema 2020-12 */
-    public static function document(): array
+    public static function document(?LayoutKinds $layouts = null, ?DoseKinds $doses = null): array
     {
+        $laid = ($layouts ?? LayoutKinds::standard())->parameters();
+        $declared = ($doses ?? DoseKinds::standard())->declared();
+
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
             '$id' => 'fleet-sparrow:drill:'.DrillFile::VERSION,
@@ -59,10 +62,10 @@ final class DrillSchema
                     ['value' => self::number(0.0, 1000.0), 'unit' => self::oneOf(array_column(LengthUnit::cases(), 'value'))],
                     ['value', 'unit'],
                 ),
-                'layout' => ['oneOf' => array_map(self::layout(...), array_keys(LayoutParameters::all()), LayoutParameters::all())],
-                'dose' => self::dose(DoseFactory::KINDS + [CircuitDose::KIND => CircuitDose::class]),
+                'layout' => ['oneOf' => array_map(self::layout(...), array_keys($laid), $laid)],
+                'dose' => self::dose([...$declared, CircuitDose::declared()]),
                 // An item of a circuit is one set of it, and rests lie between items.
-                'itemDose' => self::dose(DoseFactory::KINDS, ['sets', 'restSeconds']),
+                'itemDose' => self::dose($declared, ['sets', 'restSeconds']),
                 'touches' => self::object(
                     ['least' => self::whole(1, 20), 'most' => self::whole(1, 20), 'whileLearning' => self::whole(1, 20)],
                 ),
@@ -170,27 +173,26 @@ final class DrillSchema
     }
 
     /**
-     * @param  array<string, class-string<Dose>>  $kinds
+     * @param  list<DoseDeclaration>  $kinds
      * @param  list<string>  $mayBeLeftOut  beside what the kind itself says
      * @return array<string, mixed> each kind with what it asks for and its own limits, as its class declares them
      */
     private static function dose(array $kinds, array $mayBeLeftOut = []): array
     {
         return ['oneOf' => array_map(
-            static function (string $kind, string $dose) use ($mayBeLeftOut): array {
-                $properties = ['kind' => ['const' => $kind]];
+            static function (DoseDeclaration $dose) use ($mayBeLeftOut): array {
+                $properties = ['kind' => ['const' => $dose->kind]];
                 $needed = ['kind'];
-                foreach ($dose::asks() as $field) {
+                foreach ($dose->fields as $field) {
                     $properties[$field->name] = self::doseField($field);
-                    if (! $field->mayBeLeftOut && ! in_array($field->name, $mayBeLeftOut, true)) {
+                    if (! $field->mayBeLeftOut() && ! in_array($field->name, $mayBeLeftOut, true)) {
                         $needed[] = $field->name;
                     }
                 }
 
                 return self::object($properties, $needed);
             },
-            array_keys($kinds),
-            array_values($kinds),
+            $kinds,
         )];
     }
 

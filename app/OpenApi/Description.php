@@ -42,6 +42,7 @@ final class Description
             $files["docs/formats/{$format}.schema.json"] = self::text(self::schema($document['components']['schemas'], $format, $shape));
         }
 
+        $files[DoseTypes::FILE] = DoseTypes::text();
         $files['docs/formats/drill.schema.json'] = self::text(DrillSchema::document());
         $files['docs/formats/plan.schema.json'] = self::text(PlanSchema::plan());
         $files['docs/formats/build-request.schema.json'] = self::text(PlanSchema::buildRequest());

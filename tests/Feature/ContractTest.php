@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\OpenApi\Description;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Routing\Route as RegisteredRoute;
 use Illuminate\Support\Facades\Route;
@@ -254,8 +254,8 @@ final class ContractTest extends FeatureTestCase
     public static function doses(): array
     {
         return array_combine(
-            array_keys(DoseFactory::KINDS),
-            array_map(fn (string $kind): array => [$kind], array_keys(DoseFactory::KINDS)),
+            array_keys(DoseKinds::standard()->classes),
+            array_map(fn (string $kind): array => [$kind], array_keys(DoseKinds::standard()->classes)),
         );
     }
 
@@ -264,7 +264,7 @@ final class ContractTest extends FeatureTestCase
     {
         $schema = json_decode((string) file_get_contents(base_path('docs/formats/drill.schema.json')), false, 512, JSON_THROW_ON_ERROR);
         $dose = (object) ['$schema' => $schema->{'$schema'}, '$ref' => '#/$defs/dose', '$defs' => $schema->{'$defs'}];
-        $asks = DoseFactory::KINDS[$kind]::asks();
+        $asks = DoseKinds::standard()->classes[$kind]::declared()->fields;
         $good = ['kind' => $kind];
         foreach ($asks as $field) {
             $value = match ($field->type) {
@@ -277,7 +277,7 @@ final class ContractTest extends FeatureTestCase
         }
         $agree = function (array $fields, bool $isTaken, string $what) use ($dose): void {
             try {
-                DoseFactory::fromFields($fields);
+                DoseKinds::standard()->read($fields);
                 $byCore = true;
             } catch (CoreException) {
                 $byCore = false;

@@ -13,7 +13,7 @@ use FleetSparrow\Core\Drill\Opposition;
 use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Drill\SideSetBy;
-use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
@@ -41,7 +41,7 @@ class DrillChoicesController extends Controller
     {
         return new JsonResponse(['choices' => [
             'family' => self::plain(array_column(Family::cases(), 'value')),
-            'layout' => self::plain(array_keys(LayoutFactory::KINDS)),
+            'layout' => self::plain(array_keys(LayoutKinds::standard()->parameters())),
             'surface' => self::plain(array_column(Surface::cases(), 'value')),
             'service' => self::plain(array_column(Service::cases(), 'value')),
             'measure' => self::plain(array_column(MarkKind::cases(), 'value')),

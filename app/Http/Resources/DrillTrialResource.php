@@ -9,8 +9,8 @@ use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Layout\LayoutParameter;
-use FleetSparrow\Core\Layout\LayoutParameters;
 
 /** What a drill in hand comes to. */
 #[Shape('TrialFault', ['path' => 'string', 'message' => 'string'])]
@@ -98,7 +98,7 @@ final class DrillTrialResource
 
         return array_map(
             fn (LayoutParameter $one): array => get_object_vars($one),
-            is_string($kind) ? LayoutParameters::tryOf($kind) ?? [] : [],
+            is_string($kind) ? LayoutKinds::standard()->tryParameters($kind) ?? [] : [],
         );
     }
 }

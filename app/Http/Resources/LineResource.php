@@ -59,8 +59,8 @@ final class LineResource
             'unit' => $line->kind->unit(),
             'better' => $line->kind->better()->value,
             'step' => $line->kind->step(),
-            'least' => $line->kind->least(),
-            'most' => $line->kind->most(),
+            'least' => $line->kind->measure()->least,
+            'most' => $line->kind->measure()->most,
             'window' => self::window($line, $unit),
             'rule' => (object) self::rule(is_array($line->task['rule'] ?? null) ? $line->task['rule'] : []),
         ];

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Evaluation\BlockEvaluator;
@@ -47,7 +47,7 @@ final class OptionMaker
     /** The drill with its own dose; null when it cannot be laid out. */
     public function own(Phase $phase, Drill $drill): ?Option
     {
-        return $this->option($phase, $drill, $this->dose($drill, $this->ownFields($drill)) ?? DoseFactory::fromFields(self::NEW_DOSE));
+        return $this->option($phase, $drill, $this->dose($drill, $this->ownFields($drill)) ?? DoseKinds::standard()->read(self::NEW_DOSE));
     }
 
     /** @return list<Option> the same with other numbers of sets: one fewer, one more, two more */

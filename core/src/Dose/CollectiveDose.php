@@ -31,13 +31,17 @@ final readonly class CollectiveDose implements PlainDose
         return new self(self::held('total', $total), $onlyGood, $pattern);
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('total', 'The total', 5, 2000),
-            DoseField::yes('onlyGood', 'Only good ones count'),
-            ...SetsAndRest::asks(),
-        ];
+        return DoseDeclaration::of(
+            self::KIND,
+            'a running total',
+            '{total} in all {sides}, {onlyGood}',
+            'sets',
+            DoseField::whole('total', 'The total', 5, 2000, start: 100),
+            DoseField::yes('onlyGood', 'Drops', no: 'a drop goes on', yes: 'good ones only', start: false),
+            ...SetsAndRest::asks(sets: 1, restSeconds: 0.0),
+        );
     }
 
     public static function fromFields(DoseFields $read): self

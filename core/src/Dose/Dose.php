@@ -10,8 +10,7 @@ use FleetSparrow\Core\Shared\Memo;
 /** What is prescribed: how much work, on which sides, in how many sets, with which rest. */
 interface Dose
 {
-    /** @return list<DoseField> what it asks for, in the order a coach would say it */
-    public static function asks(): array;
+    public static function declared(): DoseDeclaration;
 
     /** The name used in files and in the interface. */
     public function kind(): string;

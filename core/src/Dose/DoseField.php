@@ -9,55 +9,66 @@ use FleetSparrow\Core\Exception\InvalidDose;
 /** One field of a dose: what it is called, and what can be carried out at all. Checked once, on the way in. */
 final readonly class DoseField
 {
-    /** @param  'whole'|'seconds'|'minutes'|'yes'|'sides'|'tempos'  $type */
+    /**
+     * @param  'whole'|'seconds'|'minutes'|'yes'|'sides'|'tempos'  $type
+     * @param  float|string|null  $start  what stands there when a coach chooses this kind; null where nothing does
+     * @param  array{string, string}|null  $words  what no and yes mean here
+     */
     private function __construct(
         public string $name,
         public string $label,
         public string $type,
         public float $least,
         public float $most,
-        public bool $mayBeLeftOut,
+        public float|string|null $start,
+        public ?array $words = null,
     ) {
     }
 
-    public static function whole(string $name, string $label, int $least, int $most): self
+    public static function whole(string $name, string $label, int $least, int $most, int $start): self
     {
-        return new self($name, $label, 'whole', (float) $least, (float) $most, false);
+        return new self($name, $label, 'whole', (float) $least, (float) $most, (float) $start);
     }
 
-    public static function seconds(string $name, string $label, float $least, float $most): self
+    public static function seconds(string $name, string $label, float $least, float $most, float $start): self
     {
-        return new self($name, $label, 'seconds', $least, $most, false);
+        return new self($name, $label, 'seconds', $least, $most, $start);
     }
 
-    public static function minutes(string $name, string $label, float $least, float $most): self
+    public static function minutes(string $name, string $label, float $least, float $most, float $start): self
     {
-        return new self($name, $label, 'minutes', $least, $most, false);
+        return new self($name, $label, 'minutes', $least, $most, $start);
     }
 
-    public static function yes(string $name, string $label): self
+    public static function yes(string $name, string $label, string $no, string $yes, bool $start): self
     {
-        return new self($name, $label, 'yes', 0.0, 1.0, false);
+        return new self($name, $label, 'yes', 0.0, 1.0, (float) $start, [$no, $yes]);
     }
 
     public static function sides(): self
     {
-        return new self('sides', 'Feet', 'sides', 0.0, 0.0, false);
+        return new self('sides', 'Feet', 'sides', 0.0, 0.0, DoseSides::Each->value);
     }
 
     public static function tempos(): self
     {
-        return new self('tempos', 'A tempo for each length', 'tempos', 0.0, 0.0, true);
+        return new self('tempos', 'A tempo for each length', 'tempos', 0.0, 0.0, null);
     }
 
-    public static function sets(string $label = 'Sets'): self
+    public static function sets(string $label = 'Sets', int $start = 2): self
     {
-        return self::whole('sets', $label, 1, 20);
+        return self::whole('sets', $label, 1, 20, $start);
     }
 
-    public static function rest(): self
+    public static function rest(float $start = 20.0): self
     {
-        return self::seconds('restSeconds', 'Rest', 0.0, 600.0);
+        return self::seconds('restSeconds', 'Rest', 0.0, 600.0, $start);
+    }
+
+    /** What has no value to start with may be left out. */
+    public function mayBeLeftOut(): bool
+    {
+        return $this->start === null;
     }
 
     /**

@@ -25,12 +25,16 @@ final readonly class FreeDose implements PlainDose
         return new self(self::held('minutes', $minutes), $sides);
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::minutes('minutes', 'Minutes', 0.5, 30.0),
+        return DoseDeclaration::of(
+            self::KIND,
+            'free time',
+            '{minutes} min free, {sides}',
+            'minutes',
+            DoseField::minutes('minutes', 'Minutes', 0.5, 30.0, start: 3.0),
             DoseField::sides(),
-        ];
+        );
     }
 
     public static function fromFields(DoseFields $read): self

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use LogicException;
 
 /** Holds what is given to what the class itself says can be carried out. */
 trait HeldToLimits
@@ -21,12 +20,6 @@ trait HeldToLimits
      */
     private static function held(string $name, int|float $value): int|float
     {
-        foreach (self::asks() as $field) {
-            if ($field->name === $name) {
-                return $field->held($value);
-            }
-        }
-
-        throw new LogicException("This dose asks for no {$name}.");
+        return self::declared()->field($name)->held($value);
     }
 }

@@ -39,14 +39,18 @@ final readonly class LengthsDose implements PlainDose
         return new self(self::held('lengths', $lengths), $andBack, $pattern, $tempos);
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('lengths', 'Lengths', 1, 100),
-            DoseField::yes('andBack', 'There and back'),
+        return DoseDeclaration::of(
+            self::KIND,
+            'lengths of the layout',
+            '{sets} × {lengths} lengths {andBack} {sides}, {tempos}{restSeconds} s rest',
+            'sets',
+            DoseField::whole('lengths', 'Lengths', 1, 100, start: 4),
+            DoseField::yes('andBack', 'Each length', no: 'one way', yes: 'there and back', start: true),
             DoseField::tempos(),
             ...SetsAndRest::asks(),
-        ];
+        );
     }
 
     public static function fromFields(DoseFields $read): self

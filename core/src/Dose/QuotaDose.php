@@ -35,13 +35,17 @@ final class QuotaDose implements PlainDose
         );
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('good', 'Good reps', 1, 100),
-            DoseField::rest(),
+        return DoseDeclaration::of(
+            self::KIND,
+            'good ones only',
+            '{good} good ones {sides}, poor ones again',
+            'good',
+            DoseField::whole('good', 'Good ones', 1, 100, start: 10),
+            DoseField::rest(start: 15.0),
             DoseField::sides(),
-        ];
+        );
     }
 
     public static function fromFields(DoseFields $read): self

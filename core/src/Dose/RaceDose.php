@@ -31,14 +31,16 @@ final readonly class RaceDose implements PlainDose
         );
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('reps', 'Reps', 1, 200),
-            DoseField::sets('Goes'),
-            DoseField::rest(),
-            DoseField::sides(),
-        ];
+        return DoseDeclaration::of(
+            self::KIND,
+            'against the watch',
+            '{sets} {sets:go|goes} against the watch, {sides}',
+            'sets',
+            DoseField::whole('reps', 'Reps', 1, 200, start: 1),
+            ...SetsAndRest::asks('Goes', sets: 3, restSeconds: 25.0),
+        );
     }
 
     public static function fromFields(DoseFields $read): self

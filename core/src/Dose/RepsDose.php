@@ -34,14 +34,16 @@ final readonly class RepsDose implements PlainDose
         );
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('reps', 'Reps', 1, 500),
-            DoseField::sets(),
-            DoseField::rest(),
-            DoseField::sides(),
-        ];
+        return DoseDeclaration::of(
+            self::KIND,
+            'a number of reps',
+            '{sets} × {reps} {sides}, {restSeconds} s rest',
+            'sets',
+            DoseField::whole('reps', 'Reps', 1, 500, start: 10),
+            ...SetsAndRest::asks(),
+        );
     }
 
     public static function fromFields(DoseFields $read): self

@@ -15,9 +15,9 @@ final readonly class SetsAndRest
     }
 
     /** @return list<DoseField> */
-    public static function asks(string $setsLabel = 'Sets'): array
+    public static function asks(string $setsLabel = 'Sets', int $sets = 2, float $restSeconds = 20.0): array
     {
-        return [DoseField::sets($setsLabel), DoseField::rest(), DoseField::sides()];
+        return [DoseField::sets($setsLabel, $sets), DoseField::rest($restSeconds), DoseField::sides()];
     }
 
     /** @throws InvalidDose If sets are outside 1 to 20, or rest outside 0 to 600 s. */

@@ -35,12 +35,16 @@ final readonly class StreakDose implements PlainDose
         return new self(self::held('goal', $goal), $pattern);
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('goal', 'The goal', 1, 1000),
-            ...SetsAndRest::asks('Tries'),
-        ];
+        return DoseDeclaration::of(
+            self::KIND,
+            'best run without a drop',
+            'best run of {sets} {sets:try|tries} {sides}, up to {goal}',
+            'sets',
+            DoseField::whole('goal', 'The goal', 1, 1000, start: 50),
+            ...SetsAndRest::asks('Tries', sets: 3, restSeconds: 10.0),
+        );
     }
 
     public static function fromFields(DoseFields $read): self

@@ -34,14 +34,16 @@ final readonly class TimedDose implements PlainDose
         );
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::seconds('workSeconds', 'Work', 5.0, 1800.0),
-            DoseField::sets(),
-            DoseField::rest(),
-            DoseField::sides(),
-        ];
+        return DoseDeclaration::of(
+            self::KIND,
+            'by the clock',
+            '{sets} × {workSeconds} s {sides}, {restSeconds} s rest',
+            'sets',
+            DoseField::seconds('workSeconds', 'Work', 5.0, 1800.0, start: 30.0),
+            ...SetsAndRest::asks(),
+        );
     }
 
     public static function fromFields(DoseFields $read): self

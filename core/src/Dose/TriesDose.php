@@ -29,13 +29,17 @@ final readonly class TriesDose implements PlainDose
         return new self(self::held('balls', $balls), $untilHit, $pattern);
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [
-            DoseField::whole('balls', 'Balls', 1, 50),
-            DoseField::yes('untilHit', 'Until the first hit'),
+        return DoseDeclaration::of(
+            self::KIND,
+            'tries at a target',
+            '{sets} × {balls} balls at the target, ending {untilHit}, {sides}',
+            'sets',
+            DoseField::whole('balls', 'Balls', 1, 50, start: 5),
+            DoseField::yes('untilHit', 'A go ends', no: 'with the last ball', yes: 'with the first hit', start: true),
             ...SetsAndRest::asks('Goes'),
-        ];
+        );
     }
 
     public static function fromFields(DoseFields $read): self

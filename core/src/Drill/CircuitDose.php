@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill;
 
 use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\DoseDeclaration;
 use FleetSparrow\Core\Dose\DoseField;
 use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\DoseSides;
@@ -43,9 +44,16 @@ final readonly class CircuitDose implements Dose
         );
     }
 
-    public static function asks(): array
+    public static function declared(): DoseDeclaration
     {
-        return [DoseField::whole('rounds', 'Rounds', 1, 20), DoseField::rest()];
+        return DoseDeclaration::of(
+            self::KIND,
+            'round a circuit',
+            '{rounds} {rounds:round|rounds} without stopping',
+            'rounds',
+            DoseField::whole('rounds', 'Rounds', 1, 20, start: 1),
+            DoseField::rest(start: 0.0),
+        );
     }
 
     /**

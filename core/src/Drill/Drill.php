@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill;
 
 use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\DoseFields;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
@@ -70,7 +70,7 @@ final readonly class Drill
         }
 
         return $this->composition->items === []
-            ? DoseFactory::fromFields($fields)
+            ? DoseKinds::standard()->read($fields)
             : CircuitDose::fromFields($this->composition->items, new DoseFields($fields));
     }
 

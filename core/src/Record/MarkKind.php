@@ -21,61 +21,41 @@ enum MarkKind: string
     case RungReached = 'rung-reached';
     case ProtocolScore = 'protocol-score';
 
+    public function measure(): Measure
+    {
+        [$more, $less] = [Better::Higher, Better::Lower];
+
+        return match ($this) {
+            self::CountInTime => Measure::count($more, 'reps', 'The count', 0, 999),
+            self::TimeForWork => Measure::inTenths($less, 's', 'Seconds', 0.1, 3600.0),
+            self::LongestRun => Measure::count($more, 'in a row', 'The count', 0, 9999),
+            self::RunningTotal => Measure::count($more, 'in all', 'The count', 0, 9999),
+            self::TriesForQuota => Measure::count($less, 'tries', 'Tries', 1, 999),
+            self::TouchesOnPath => Measure::count($less, 'touches', 'Touches', 1, 999),
+            self::HitsOfAttempts => Measure::count($more, 'hits', 'Hits', 0, 99),
+            self::TriesToFirstHit => Measure::count($less, 'balls to the first hit', 'Balls', 1, 99),
+            self::ChainSteps => Measure::count($more, 'steps of the chain', 'Steps', 0, 99),
+            self::FarthestDistance => Measure::inTenths($more, 'm', 'Metres', 0.0, 120.0),
+            self::SecondsHeld => Measure::inTenths($more, 's held', 'Seconds', 0.0, 3600.0),
+            self::RungReached => Measure::count($more, 'rung', 'The rung', 0, 99),
+            self::ProtocolScore => Measure::inTenths($less, 'points', 'Points', 0.0, 999.0),
+        };
+    }
+
     public function better(): Better
     {
-        return match ($this) {
-            self::TimeForWork, self::TriesForQuota, self::TouchesOnPath, self::TriesToFirstHit, self::ProtocolScore => Better::Lower,
-            default => Better::Higher,
-        };
+        return $this->measure()->better;
     }
 
     /** What the number counts, as written after it. */
     public function unit(): string
     {
-        return match ($this) {
-            self::CountInTime => 'reps',
-            self::TimeForWork => 's',
-            self::LongestRun => 'in a row',
-            self::RunningTotal => 'in all',
-            self::TriesForQuota => 'tries',
-            self::TouchesOnPath => 'touches',
-            self::HitsOfAttempts => 'hits',
-            self::TriesToFirstHit => 'balls to the first hit',
-            self::ChainSteps => 'steps of the chain',
-            self::FarthestDistance => 'm',
-            self::SecondsHeld => 's held',
-            self::RungReached => 'rung',
-            self::ProtocolScore => 'points',
-        };
+        return $this->measure()->unit;
     }
 
     /** The smallest difference the number can show: tenths for times, distances and points, else one. */
     public function step(): float
     {
-        return match ($this) {
-            self::TimeForWork, self::SecondsHeld, self::ProtocolScore, self::FarthestDistance => 0.1,
-            default => 1.0,
-        };
-    }
-
-    public function least(): float
-    {
-        return match ($this) {
-            self::TimeForWork => 0.1,
-            self::TriesForQuota, self::TouchesOnPath, self::TriesToFirstHit => 1.0,
-            default => 0.0,
-        };
-    }
-
-    /** Beyond this a number is taken for a slip of the thumb. */
-    public function most(): float
-    {
-        return match ($this) {
-            self::TimeForWork, self::SecondsHeld => 3600.0,
-            self::FarthestDistance => 120.0,
-            self::HitsOfAttempts, self::TriesToFirstHit, self::ChainSteps, self::RungReached => 99.0,
-            self::LongestRun, self::RunningTotal => 9999.0,
-            default => 999.0,
-        };
+        return $this->measure()->step;
     }
 }

@@ -20,33 +20,17 @@ final readonly class MarkValue
      */
     public static function of(MarkKind $kind, float $value): self
     {
-        if (! is_finite($value) || $value < $kind->least() || $value > $kind->most()) {
+        $measure = $kind->measure();
+        if (! is_finite($value) || $value < $measure->least || $value > $measure->most) {
             throw InvalidRecord::because(
                 'mark.range',
-                sprintf('%s must be between %g and %g.', self::subject($kind), $kind->least(), $kind->most()),
+                sprintf('%s must be between %g and %g.', $measure->subject, $measure->least, $measure->most),
             );
         }
-        if ($kind->step() === 1.0 && floor($value) !== $value) {
-            throw InvalidRecord::because('mark.whole', self::subject($kind).' must be a whole number.');
+        if ($measure->step === 1.0 && floor($value) !== $value) {
+            throw InvalidRecord::because('mark.whole', $measure->subject.' must be a whole number.');
         }
 
         return new self($kind, round($value, 1));
-    }
-
-    private static function subject(MarkKind $kind): string
-    {
-        return match ($kind) {
-            MarkKind::TimeForWork => 'Seconds',
-            MarkKind::TriesForQuota => 'Tries',
-            MarkKind::TouchesOnPath => 'Touches',
-            MarkKind::HitsOfAttempts => 'Hits',
-            MarkKind::TriesToFirstHit => 'Balls',
-            MarkKind::ChainSteps => 'Steps',
-            MarkKind::FarthestDistance => 'Metres',
-            MarkKind::SecondsHeld => 'Seconds',
-            MarkKind::RungReached => 'The rung',
-            MarkKind::ProtocolScore => 'Points',
-            default => 'The count',
-        };
     }
 }

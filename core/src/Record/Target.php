@@ -51,7 +51,7 @@ final readonly class Target
     {
         $step = $kind->better() === Better::Higher ? $kind->step() : -$kind->step();
         $next = round($from + $step, 1);
-        if ($next < $kind->least() || $next > $kind->most()) {
+        if ($next < $kind->measure()->least || $next > $kind->measure()->most) {
             return new self($from, "{$words}, which cannot be bettered");
         }
 

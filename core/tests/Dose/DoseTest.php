@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Tests\Dose;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\QuotaDose;
@@ -141,7 +141,7 @@ final class DoseTest extends TestCase
     public function test_refuses_what_cannot_be_carried_out_and_names_the_field(array $fields, string $reason): void
     {
         try {
-            DoseFactory::fromFields($fields);
+            DoseKinds::standard()->read($fields);
             self::fail('The dose was taken.');
         } catch (InvalidDose $refusal) {
             self::assertSame($reason, $refusal->reason());
@@ -153,7 +153,7 @@ final class DoseTest extends TestCase
         foreach ([5, 1800] as $seconds) {
             self::assertSame(
                 (float) $seconds,
-                DoseFactory::fromFields(
+                DoseKinds::standard()->read(
                     ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 20, 'restSeconds' => 600, 'sides' => 'each'],
                 )->clockedSetSeconds(),
             );
@@ -168,7 +168,7 @@ final class DoseTest extends TestCase
             QuotaDose::of(10, 15.0, DoseSides::Each),
             RaceDose::of(1, 3, 25.0, DoseSides::Both),
         ] as $dose) {
-            self::assertEquals($dose, DoseFactory::fromFields($dose->fields()));
+            self::assertEquals($dose, DoseKinds::standard()->read($dose->fields()));
         }
     }
 

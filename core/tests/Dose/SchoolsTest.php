@@ -7,7 +7,7 @@ namespace FleetSparrow\Core\Tests\Dose;
 use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Dose\CollectiveDose;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\FreeDose;
 use FleetSparrow\Core\Dose\LengthsDose;
@@ -170,10 +170,10 @@ final class SchoolsTest extends TestCase
     #[DataProvider('doses')]
     public function test_fields_come_back_as_they_were(array $fields): void
     {
-        self::assertEquals($fields, DoseFactory::fromFields($fields)->fields());
-        self::assertSame($fields['kind'], DoseFactory::fromFields($fields)->kind());
+        self::assertEquals($fields, DoseKinds::standard()->read($fields)->fields());
+        self::assertSame($fields['kind'], DoseKinds::standard()->read($fields)->kind());
         // Sets and rest are no part of the task; its numbers are.
-        self::assertSame([], array_intersect(array_keys(DoseFactory::fromFields($fields)->window()), ['sets', 'restSeconds', 'sides']));
+        self::assertSame([], array_intersect(array_keys(DoseKinds::standard()->read($fields)->window()), ['sets', 'restSeconds', 'sides']));
     }
 
     /** @return array<string, array{array<string, mixed>}> */
@@ -198,7 +198,7 @@ final class SchoolsTest extends TestCase
     public function test_absurd_doses_are_refused(array $fields): void
     {
         $this->expectException(InvalidDose::class);
-        DoseFactory::fromFields($fields);
+        DoseKinds::standard()->read($fields);
     }
 
     private static function pattern(int $sets = 1, float $rest = 0.0): SetsAndRest

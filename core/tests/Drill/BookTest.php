@@ -12,7 +12,7 @@ use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Ladder\Ladder;
 use FleetSparrow\Core\Ladder\Rung;
-use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Tests\Drills;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -27,7 +27,10 @@ final class BookTest extends TestCase
 
         self::assertGreaterThanOrEqual(90, count($drills));
         self::assertEqualsCanonicalizing(array_column(Family::cases(), 'value'), $of(fn (Drill $drill): string => $drill->family->value));
-        self::assertEqualsCanonicalizing(array_keys(LayoutFactory::KINDS), $of(fn (Drill $drill): string => $drill->layout->kind()));
+        self::assertEqualsCanonicalizing(
+            array_keys(LayoutKinds::standard()->parameters()),
+            $of(fn (Drill $drill): string => $drill->layout->kind()),
+        );
         // One comes with no dose and asks for one when it is planned.
         self::assertEqualsCanonicalizing(
             ['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 'tries', 'free', 'circuit', ''],

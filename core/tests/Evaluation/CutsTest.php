@@ -8,7 +8,7 @@ use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
@@ -193,6 +193,6 @@ final class CutsTest extends TestCase
     {
         $drill = DrillFactory::fromFields($change + ['script' => $script, 'scoring' => null] + Drills::fields());
 
-        return Block::ofDrill($id, $drill, DoseFactory::fromFields($dose), Tempo::Steady, null);
+        return Block::ofDrill($id, $drill, DoseKinds::standard()->read($dose), Tempo::Steady, null);
     }
 }

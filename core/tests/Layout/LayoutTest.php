@@ -13,7 +13,7 @@ use FleetSparrow\Core\Layout\Kind\Gates;
 use FleetSparrow\Core\Layout\Kind\WallLane;
 use FleetSparrow\Core\Layout\Kind\Zigzag;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -110,10 +110,10 @@ final class LayoutTest extends TestCase
             'circles that meet' => [fn (): Layout => FigureOfEight::of($m(1.0), $m(0.5), true)],
             'a level that is not there' => [fn (): Layout => WallLane::of($m(2.0), $m(3.0), $m(2.0), 3, 4)],
             'level nought' => [fn (): Layout => WallLane::of($m(2.0), $m(3.0), $m(2.0), 3, 0)],
-            'unknown kind' => [fn (): Layout => LayoutFactory::fromFields(['kind' => 'spiral'])],
-            'length without a unit' => [fn (): Layout => LayoutFactory::fromFields(['kind' => 'box', 'width' => 5, 'depth' => 5])],
+            'unknown kind' => [fn (): Layout => LayoutKinds::standard()->read(['kind' => 'spiral'])],
+            'length without a unit' => [fn (): Layout => LayoutKinds::standard()->read(['kind' => 'box', 'width' => 5, 'depth' => 5])],
             'ten kilometres' => [
-                fn (): Layout => LayoutFactory::fromFields(
+                fn (): Layout => LayoutKinds::standard()->read(
                     ['kind' => 'box', 'width' => ['value' => 10000, 'unit' => 'm'], 'depth' => ['value' => 5, 'unit' => 'm']],
                 ),
             ],

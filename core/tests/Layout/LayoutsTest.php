@@ -11,7 +11,7 @@ use FleetSparrow\Core\Layout\Kind\Scatter;
 use FleetSparrow\Core\Layout\Kind\SmallField;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Layout\PlaceRole;
 use FleetSparrow\Core\Shared\Length;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -172,7 +172,7 @@ final class LayoutsTest extends TestCase
         array $footprint,
         int $markers,
     ): void {
-        $layout = LayoutFactory::fromFields($fields);
+        $layout = LayoutKinds::standard()->read($fields);
 
         self::assertEqualsWithDelta($ball, $layout->ballPath()?->lengthMetres, 5e-5);
         self::assertEqualsWithDelta($own, $layout->runPath()?->lengthMetres, 5e-5);
@@ -190,14 +190,14 @@ final class LayoutsTest extends TestCase
         $tested = array_values(array_unique(array_map(fn (array $case): string => (string) $case[0]['kind'], self::layouts())));
         sort($tested);
 
-        self::assertSame(array_keys(LayoutFactory::KINDS), $tested);
+        self::assertSame(array_keys(LayoutKinds::standard()->parameters()), $tested);
     }
 
     /** @param  array<string, mixed>  $fields */
     #[DataProvider('layouts')]
     public function test_parameters_name_a_layout_whatever_the_unit(array $fields, ?float $ball, ?float $own): void
     {
-        $layout = LayoutFactory::fromFields($fields);
+        $layout = LayoutKinds::standard()->read($fields);
         $inFeet = array_map(
             fn (mixed $value): mixed => is_array($value) && $value['unit'] === 'm' ? [
                 'value' => $value['value'] / 0.3048,
@@ -206,14 +206,14 @@ final class LayoutsTest extends TestCase
             $fields,
         );
 
-        self::assertSame($layout->parameters(), LayoutFactory::fromFields($inFeet)->parameters());
+        self::assertSame($layout->parameters(), LayoutKinds::standard()->read($inFeet)->parameters());
     }
 
     /** @param  array<string, mixed>  $fields */
     #[DataProvider('layouts')]
     public function test_the_drawn_path_is_as_long_as_the_figure_and_stays_on_the_ground_it_takes(array $fields): void
     {
-        $layout = LayoutFactory::fromFields($fields);
+        $layout = LayoutKinds::standard()->read($fields);
         foreach ([$layout->ballPath(), $layout->runPath()] as $path) {
             if ($path === null) {
                 continue;
@@ -240,7 +240,7 @@ final class LayoutsTest extends TestCase
     public function test_no_parameter_in_range_gives_a_negative_or_endless_figure(): void
     {
         $this->forAll(
-            Generators::elements(array_keys(LayoutFactory::KINDS)),
+            Generators::elements(array_keys(LayoutKinds::standard()->parameters())),
             Generators::choose(1, 1200),
             Generators::choose(1, 1200),
             Generators::choose(0, 90),
@@ -258,7 +258,7 @@ final class LayoutsTest extends TestCase
                 }
             }
             try {
-                $layout = LayoutFactory::fromFields($fields);
+                $layout = LayoutKinds::standard()->read($fields);
             } catch (InvalidLayout) {
                 return;
             }
@@ -303,7 +303,7 @@ final class LayoutsTest extends TestCase
 
     public function test_kit_is_counted_by_kind_and_colour_for_all_stations(): void
     {
-        $kit = Kit::of(LayoutFactory::fromFields(self::layouts()['wall lane'][0]), 3);
+        $kit = Kit::of(LayoutKinds::standard()->read(self::layouts()['wall lane'][0]), 3);
 
         self::assertSame(['blue' => 6, 'white' => 12], $kit->markersByColour);
         self::assertSame(['ball' => 3, 'wall' => 3], $kit->equipment);

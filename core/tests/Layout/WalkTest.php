@@ -7,9 +7,8 @@ namespace FleetSparrow\Core\Tests\Layout;
 use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Exception\CoreException;
-use FleetSparrow\Core\Layout\LayoutFactory;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Layout\LayoutParameter;
-use FleetSparrow\Core\Layout\LayoutParameters;
 use FleetSparrow\Core\Layout\Walk;
 use FleetSparrow\Core\Tests\Drill\BookTest;
 use FleetSparrow\Core\Touch\Script;
@@ -21,7 +20,7 @@ final class WalkTest extends TestCase
 
     public function test_a_dribbled_ball_takes_the_worker_along_and_a_passed_one_does_not(): void
     {
-        $lane = LayoutFactory::fromFields(
+        $lane = LayoutKinds::standard()->read(
             ['kind' => 'lane', 'width' => ['value' => 2, 'unit' => 'm'], 'length' => ['value' => 9, 'unit' => 'm']],
         );
         $dribbled = Walk::of($lane, Script::fromText('(a.lace/fwd)x+'), 4.5);
@@ -36,13 +35,13 @@ final class WalkTest extends TestCase
 
     public function test_a_way_of_one_s_own_is_walked_in_the_same_time(): void
     {
-        $lines = LayoutFactory::fromFields(['kind' => 'facing-lines', 'distance' => ['value' => 8, 'unit' => 'm'], 'perLine' => 2]);
+        $lines = LayoutKinds::standard()->read(['kind' => 'facing-lines', 'distance' => ['value' => 8, 'unit' => 'm'], 'perLine' => 2]);
         $walk = Walk::of($lines, Script::fromText('a.in!first b.in!pass'), 4.0);
 
         self::assertSame([4.0, 4.0], [$walk?->ball[1]['seconds'], $walk?->worker[1]['seconds']]);
         self::assertNull(
             Walk::of(
-                LayoutFactory::fromFields(
+                LayoutKinds::standard()->read(
                     ['kind' => 'box', 'width' => ['value' => 2, 'unit' => 'm'], 'depth' => ['value' => 2, 'unit' => 'm']],
                 ),
                 Script::fromText('a.in'),
@@ -68,16 +67,19 @@ final class WalkTest extends TestCase
     public function test_no_parameter_in_range_yields_a_negative_or_non_finite_figure(): void
     {
         $this->limitTo(400)
-            ->forAll(Generators::elements(array_keys(LayoutFactory::KINDS)), Generators::seq(Generators::choose(0, 1000000)))
+            ->forAll(
+                Generators::elements(array_keys(LayoutKinds::standard()->parameters())),
+                Generators::seq(Generators::choose(0, 1000000)),
+            )
             ->then(function (string $kind, array $draws): void {
                 $draws = array_values($draws);
                 $fields = ['kind' => $kind];
-                foreach (LayoutParameters::of($kind) as $i => $parameter) {
+                foreach (LayoutKinds::standard()->tryParameters($kind) as $i => $parameter) {
                     $fields[$parameter->name] = self::drawn($parameter, (int) ($draws[$i] ?? 500000));
                 }
-                self::assertSame([], LayoutParameters::faults($fields));
+                self::assertSame([], LayoutKinds::standard()->faults($fields));
                 try {
-                    $layout = LayoutFactory::fromFields($fields);
+                    $layout = LayoutKinds::standard()->read($fields);
                 } catch (CoreException $refused) {
                     // What contradicts itself (a goal wider than its field) is refused with a sentence.
                     self::assertStringEndsWith('.', $refused->getMessage());
@@ -107,15 +109,14 @@ final class WalkTest extends TestCase
 
     public function test_every_kind_names_its_parameters_and_each_is_needed(): void
     {
-        self::assertSame(array_keys(LayoutFactory::KINDS), array_keys(LayoutParameters::all()));
-        foreach (LayoutParameters::all() as $kind => $parameters) {
+        foreach (LayoutKinds::standard()->parameters() as $kind => $parameters) {
             $needed = array_values(array_filter($parameters, fn (LayoutParameter $one): bool => $one->type !== 'flag'));
             self::assertSame(
                 array_map(fn (LayoutParameter $one): string => $one->name, $needed),
-                array_keys(LayoutParameters::faults(['kind' => $kind])),
+                array_keys(LayoutKinds::standard()->faults(['kind' => $kind])),
             );
         }
-        self::assertSame(['kind'], array_keys(LayoutParameters::faults(['kind' => 'pitch'])));
+        self::assertSame(['kind'], array_keys(LayoutKinds::standard()->faults(['kind' => 'pitch'])));
     }
 
     private static function drawn(LayoutParameter $parameter, int $draw): mixed

@@ -7,7 +7,7 @@ namespace FleetSparrow\Core\Tests\Plan;
 use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
@@ -128,7 +128,7 @@ final class BookInPlanTest extends TestCase
                 fn (array $of, int $i): Block => Block::ofDrill(
                     "b{$i}",
                     $of[0],
-                    ($of[1]['kind'] ?? '') === 'circuit' ? $of[0]->doseFrom($of[1]) : DoseFactory::fromFields($of[1]),
+                    ($of[1]['kind'] ?? '') === 'circuit' ? $of[0]->doseFrom($of[1]) : DoseKinds::standard()->read($of[1]),
                     Tempo::Steady,
                     null,
                 ),

@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Tests\Record;
 
 use Eris\Generators;
 use Eris\TestTrait;
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidRecord;
@@ -107,7 +107,7 @@ final class RecordTest extends TestCase
     {
         $drill = Drills::soleTaps();
         $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(
-            DoseFactory::fromFields($dose + $drill->doseFrom(null)->fields()),
+            DoseKinds::standard()->read($dose + $drill->doseFrom(null)->fields()),
             $side,
         )?->value;
 
@@ -253,7 +253,7 @@ final class RecordTest extends TestCase
             Generators::vector(5, Generators::choose(2, 900)),
         )->then(function (MarkKind $kind, array $values): void {
             // Within what the kind can mean, with room for one step either way.
-            $values = array_map(fn (int $value): float => max($kind->least() + 1, min($kind->most() - 1, (float) $value)), $values);
+            $values = array_map(fn (int $value): float => max($kind->measure()->least + 1, min($kind->measure()->most - 1, (float) $value)), $values);
             $reading = self::reading($kind, ['2026-03-03' => $values]);
             $target = Target::of($reading, TargetSchool::OwnRecord);
             self::assertNotNull($target);

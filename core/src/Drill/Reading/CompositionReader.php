@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill\Reading;
 
-use FleetSparrow\Core\Dose\DoseFactory;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\CircuitItem;
 use FleetSparrow\Core\Drill\Composition;
@@ -21,7 +21,7 @@ final class CompositionReader
     public const KINDS = ['script', 'combination', 'buildUp', 'circuit'];
 
     /** @throws InvalidDrill|InvalidDose If there is none or more than one, or a part cannot be read. */
-    public static function read(BookFields $read): Composition
+    public static function read(BookFields $read, DoseKinds $doses): Composition
     {
         $given = array_values(array_filter(self::KINDS, $read->has(...)));
         if (count($given) !== 1) {
@@ -32,7 +32,7 @@ final class CompositionReader
             'script' => Composition::single(self::script($read, 'script')),
             'combination' => Composition::combination(self::parts($read, 'combination')),
             'buildUp' => Composition::buildUp(self::parts($read, 'buildUp')),
-            default => Composition::circuit(self::items($read)),
+            default => Composition::circuit(self::items($read, $doses)),
         };
     }
 
@@ -61,17 +61,17 @@ final class CompositionReader
     }
 
     /** @return non-empty-list<CircuitItem> */
-    private static function items(BookFields $read): array
+    private static function items(BookFields $read, DoseKinds $doses): array
     {
-        $items = array_map(self::item(...), $read->entries('circuit'));
+        $items = array_map(static fn (BookFields $item): CircuitItem => self::item($item, $doses), $read->entries('circuit'));
 
         return $items !== [] && count($items) <= 20 ? $items : throw $read->refusal('circuit', 'A circuit has one to twenty items.');
     }
 
-    private static function item(BookFields $read): CircuitItem
+    private static function item(BookFields $read, DoseKinds $doses): CircuitItem
     {
         try {
-            $dose = DoseFactory::fromFields(['sets' => 1, 'restSeconds' => 0] + $read->object('dose')->fields);
+            $dose = $doses->read(['sets' => 1, 'restSeconds' => 0] + $read->object('dose')->fields);
         } catch (InvalidDose $fault) {
             throw $read->refusal($fault->reason(), $fault->getMessage());
         }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill\Reading;
 
 use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseFactory;
 use FleetSparrow\Core\Dose\DoseFields;
+use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Composition;
 use FleetSparrow\Core\Drill\Demands;
@@ -18,8 +18,7 @@ use FleetSparrow\Core\Drill\StandIn;
 use FleetSparrow\Core\Drill\Teaching;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Layout\LayoutFactory;
-use FleetSparrow\Core\Layout\LayoutParameters;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Record\ScoringRule;
 
 /** Builds a drill from the fields of a book file. Every fault is found at once, each with the path of its field. */
@@ -35,8 +34,11 @@ final class DrillFactory
 
     private FaultList $faults;
 
-    private function __construct(private readonly BookFields $read)
-    {
+    private function __construct(
+        private readonly BookFields $read,
+        private readonly LayoutKinds $layouts,
+        private readonly DoseKinds $doses,
+    ) {
         $this->faults = new FaultList;
     }
 
@@ -45,9 +47,11 @@ final class DrillFactory
      *
      * @throws InvalidDrill If a field is missing or says something that cannot be done; `faults` lists all of them.
      */
-    public static function fromFields(array $fields): Drill
+    public static function fromFields(array $fields, ?LayoutKinds $layouts = null, ?DoseKinds $doses = null): Drill
     {
-        return (new self(new BookFields($fields)))->build();
+        $factory = new self(new BookFields($fields), $layouts ?? LayoutKinds::standard(), $doses ?? DoseKinds::standard());
+
+        return $factory->build();
     }
 
     private function build(): Drill
@@ -59,7 +63,7 @@ final class DrillFactory
         $family = $try('family', fn (): Family => $read->family());
         $summary = $try('summary', fn (): string => $read->text('summary', most: 300));
         $layout = $try('layout', fn (): ?Layout => $this->layout());
-        $composition = $try('script', fn (): Composition => CompositionReader::read($read));
+        $composition = $try('script', fn (): Composition => CompositionReader::read($read, $this->doses));
         $seconds = $layout === null || $composition === null
             ? 1.0
             : $try('secondsPerRep', fn (): float => $this->secondsPerRep($layout, $composition));
@@ -110,12 +114,12 @@ final class DrillFactory
     private function layout(): ?Layout
     {
         $fields = $this->read->object('layout')->fields;
-        $faults = LayoutParameters::faults($fields);
+        $faults = $this->layouts->faults($fields);
         foreach ($faults as $name => $message) {
             $this->faults->add("layout.{$name}", $message);
         }
 
-        return $faults === [] ? LayoutFactory::fromFields($fields) : null;
+        return $faults === [] ? $this->layouts->read($fields) : null;
     }
 
     /** A circuit takes the time of its items, a travelling drill that of its path at its speed; any other gives the seconds of a rep. */
@@ -143,7 +147,7 @@ final class DrillFactory
         }
 
         return $composition->items === []
-            ? DoseFactory::fromFields($fields)
+            ? $this->doses->read($fields)
             : CircuitDose::fromFields($composition->items, new DoseFields($fields));
     }
 

@@ -1,17 +1,11 @@
 import Button from '@mui/material/Button';
+import { countedField } from '../../shared/lib/doseWords';
 import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import type { SectionProps } from './sectionProps';
 import { listAt, numberAt, textAt, valueAt } from './fields';
 
 const kinds = { combination: 'Parts', buildUp: 'Links', circuit: 'Items' } as const;
-const countOf: Record<string, [field: string, label: string]> = {
-  timed: ['workSeconds', 'Seconds'],
-  reps: ['reps', 'Reps'],
-  quota: ['good', 'Good ones'],
-  free: ['minutes', 'Minutes'],
-  collective: ['total', 'In all'],
-};
 const part = { name: 'One more', script: 'a.in' };
 const item = { ...part, secondsPerRep: 1.5, dose: { kind: 'timed', workSeconds: 30, sides: 'both' }, restSeconds: 0 };
 
@@ -78,15 +72,15 @@ export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
 
 function ItemDose({ index, fields, faultAt, onChange }: Omit<SectionProps, 'choices'> & { index: number }) {
   const at = ['circuit', index];
-  const [field, label] = countOf[textAt(fields, [...at, 'dose', 'kind'])] ?? [];
+  const counted = countedField(textAt(fields, [...at, 'dose', 'kind']));
   return (
     <>
-      {field && label && (
+      {counted && (
         <NumberField
-          label={label}
-          value={numberAt(fields, [...at, 'dose', field])}
-          fault={faultAt(`circuit.${index}.dose.${field}`)}
-          onNumber={(value) => onChange([...at, 'dose', field], value ?? undefined)}
+          label={counted.label}
+          value={numberAt(fields, [...at, 'dose', counted.name])}
+          fault={faultAt(`circuit.${index}.dose.${counted.name}`)}
+          onNumber={(value) => onChange([...at, 'dose', counted.name], value ?? undefined)}
         />
       )}
       <NumberField

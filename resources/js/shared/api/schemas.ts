@@ -1,3 +1,4 @@
+import { doseKinds } from './doses';
 import { z } from './zod';
 
 /** What the server sends, parsed at the boundary. Field names carry their units. */
@@ -32,34 +33,24 @@ export const player = z.object({
   birthYear: z.number().nullable(),
 });
 
-export const dose = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('timed'), workSeconds: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
-  z.object({ kind: z.literal('reps'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
-  z.object({ kind: z.literal('quota'), good: z.number(), restSeconds: z.number(), sides: z.string() }),
-  z.object({
-    kind: z.literal('lengths'),
-    lengths: z.number(),
-    andBack: z.number(),
-    /** Of each length where they differ, with a space between. */
-    tempos: z.string().optional(),
-    sets: z.number(),
-    restSeconds: z.number(),
-    sides: z.string(),
-  }),
-  z.object({
-    kind: z.literal('collective'),
-    total: z.number(),
-    onlyGood: z.number(),
-    sets: z.number(),
-    restSeconds: z.number(),
-    sides: z.string(),
-  }),
-  z.object({ kind: z.literal('streak'), goal: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
-  z.object({ kind: z.literal('tries'), balls: z.number(), untilHit: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
-  z.object({ kind: z.literal('free'), minutes: z.number(), sides: z.string() }),
-  z.object({ kind: z.literal('circuit'), rounds: z.number(), restSeconds: z.number() }),
-  z.object({ kind: z.literal('race'), reps: z.number(), sets: z.number(), restSeconds: z.number(), sides: z.string() }),
-]);
+type Declared = (typeof doseKinds)[number];
+type DeclaredField = Declared['fields'][number];
+/** Tempos of each length, with a space between, and the feet are words; all else is a number. */
+type ValueOf<F extends DeclaredField> = F['type'] extends 'sides' | 'tempos' ? string : number;
+type DoseOf<D extends Declared> = { kind: D['kind'] } & {
+  [F in D['fields'][number] as F['start'] extends null ? never : F['name']]: ValueOf<F>;
+} & { [F in D['fields'][number] as F['start'] extends null ? F['name'] : never]?: ValueOf<F> | undefined };
+export type Dose = { [D in Declared as D['kind']]: DoseOf<D> }[Declared['kind']];
+
+const doseField = (field: DeclaredField) => {
+  const value = field.type === 'sides' || field.type === 'tempos' ? z.string() : z.number();
+  return field.start === null ? value.optional() : value;
+};
+const doseShapes = doseKinds.map((declared) =>
+  z.object({ kind: z.literal(declared.kind), ...Object.fromEntries(declared.fields.map((field) => [field.name, doseField(field)])) }),
+);
+/** Checked by what each dose declares; the type above says the same to the compiler. */
+export const dose = z.union(doseShapes) as unknown as z.ZodType<Dose, Dose>;
 
 const point = z.object({ xMetres: z.number(), yMetres: z.number() });
 const walkPoint = point.extend({ seconds: z.number() });
@@ -343,7 +334,6 @@ export const markResults = z.object({
 export type Me = z.infer<typeof me>;
 export type SquadRef = z.infer<typeof squadRef>;
 export type Player = z.infer<typeof player>;
-export type Dose = z.infer<typeof dose>;
 export type Drill = z.infer<typeof drill>;
 export type Drawing = z.infer<typeof drawing>;
 export type PlanBlock = z.infer<typeof planBlock>;

@@ -1,3 +1,4 @@
+import { doseKinds } from '../api/doses';
 import type { Dose } from '../api/schemas';
 import { sideWords, type FootWording } from './format';
 
@@ -11,43 +12,67 @@ const doseSides: Record<string, string> = {
 };
 export const doseSideOptions = (wording: FootWording): [string, string][] => [...Object.entries(doseSides), ['weaker', sideWords('weaker', wording)]];
 
-/** A dose in the words a coach would use. */
-export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
-  if (dose.kind === 'circuit') return `${dose.rounds} ${dose.rounds === 1 ? 'round' : 'rounds'} without stopping`;
-  const feet = doseSides[dose.sides] ?? sideWords(dose.sides, wording);
-  switch (dose.kind) {
-    case 'timed':
-      return `${dose.sets} × ${dose.workSeconds} s ${feet}, ${dose.restSeconds} s rest`;
-    case 'reps':
-      return `${dose.sets} × ${dose.reps} ${feet}, ${dose.restSeconds} s rest`;
-    case 'quota':
-      return `${dose.good} good ones ${feet}, poor ones again`;
-    case 'lengths':
-      return `${dose.sets} × ${dose.lengths} lengths ${dose.andBack === 1 ? 'there and back' : 'one way'} ${feet}, ${dose.tempos ? `${dose.tempos.replaceAll(' ', ', then ')}, ` : ''}${dose.restSeconds} s rest`;
-    case 'collective':
-      return `${dose.total} in all ${feet}, ${dose.onlyGood === 1 ? 'good ones only' : 'a drop goes on'}`;
-    case 'streak':
-      return `best run of ${dose.sets} tries ${feet}, up to ${dose.goal}`;
-    case 'tries':
-      return dose.untilHit === 1
-        ? `${dose.sets} × until the first hit, at most ${dose.balls}, ${feet}`
-        : `${dose.sets} × ${dose.balls} balls at the target, ${feet}`;
-    case 'free':
-      return `${dose.minutes} min free, ${feet}`;
-    case 'race':
-      return `${dose.sets} ${dose.sets === 1 ? 'go' : 'goes'} against the watch, ${feet}`;
-  }
+/** One field of a dose as it is declared; the kinds differ in which they have. */
+export interface DeclaredField {
+  name: string;
+  label: string;
+  type: 'whole' | 'seconds' | 'minutes' | 'yes' | 'sides' | 'tempos';
+  least: number;
+  most: number;
+  start: number | string | null;
+  words: readonly [string, string] | null;
+}
+interface DeclaredDose {
+  kind: Dose['kind'];
+  words: string;
+  sentence: string;
+  sizedBy: string;
+  fields: readonly DeclaredField[];
+}
+const declared: readonly DeclaredDose[] = doseKinds;
+
+const valuesOf = (dose: Dose) => dose as unknown as Record<string, number | string | undefined>;
+
+function declaredOf(kind: string): DeclaredDose {
+  const found = declared.find((one) => one.kind === kind) ?? declared[0];
+  if (!found) throw new Error('No dose is declared.');
+  return found;
 }
 
-/** The dose of another school with sensible numbers, on the same feet. */
+/** The kinds a coach chooses among; a circuit comes with its items and is not chosen. */
+export const doseKindOptions = declared.filter((one) => one.kind !== 'circuit').map((one): [string, string] => [one.kind, one.words]);
+/** What of a dose is counted: the first thing it asks for. */
+export const countedField = (kind: string): DeclaredField | undefined => declared.find((one) => one.kind === kind)?.fields[0];
+export const fieldsOf = (dose: Dose): readonly DeclaredField[] => declaredOf(dose.kind).fields;
+export const doseValue = (dose: Dose, field: string) => valuesOf(dose)[field];
+export const withDoseValue = (dose: Dose, field: string, value: number | string) => ({ ...dose, [field]: value });
+
+function fieldWords(field: DeclaredField, value: number | string | undefined, wording: FootWording): string {
+  if (field.type === 'sides') return doseSides[String(value)] ?? sideWords(String(value), wording);
+  if (field.type === 'tempos') return value ? `${String(value).replaceAll(' ', ', then ')}, ` : '';
+  return field.words ? field.words[value === 1 ? 1 : 0] : String(value);
+}
+
+/** A dose in the words a coach would use. */
+export function doseWords(dose: Dose, wording: FootWording = 'other'): string {
+  const { sentence, fields } = declaredOf(dose.kind);
+  return sentence.replaceAll(/\{(\w+)(?::(\w+)\|(\w+))?\}/g, (_, name: string, one?: string, many?: string) => {
+    const value = doseValue(dose, name);
+    if (one) return value === 1 ? one : (many ?? '');
+    const field = fields.find((each) => each.name === name);
+    return field ? fieldWords(field, value, wording) : '';
+  });
+}
+
+/** The dose of another school with the numbers it starts with, on the same feet. */
 export function doseOfKind(kind: string, sides: string): Dose {
-  if (kind === 'reps') return { kind, reps: 10, sets: 2, restSeconds: 20, sides };
-  if (kind === 'quota') return { kind, good: 10, restSeconds: 15, sides };
-  if (kind === 'lengths') return { kind, lengths: 4, andBack: 1, sets: 2, restSeconds: 20, sides };
-  if (kind === 'collective') return { kind, total: 100, onlyGood: 0, sets: 1, restSeconds: 0, sides };
-  if (kind === 'streak') return { kind, goal: 50, sets: 3, restSeconds: 10, sides };
-  if (kind === 'tries') return { kind, balls: 5, untilHit: 1, sets: 2, restSeconds: 20, sides };
-  if (kind === 'free') return { kind, minutes: 3, sides };
-  if (kind === 'race') return { kind, reps: 1, sets: 3, restSeconds: 25, sides };
-  return { kind: 'timed', workSeconds: 30, sets: 2, restSeconds: 20, sides };
+  const { kind: known, fields } = declaredOf(kind);
+  const started = fields.filter((field) => field.start !== null).map((field) => [field.name, field.type === 'sides' ? sides : field.start]);
+  return { kind: known, ...Object.fromEntries(started) } as Dose;
+}
+
+/** The field that makes a dose longer or shorter, and how far it goes. */
+export function sizeField(dose: Dose): DeclaredField | undefined {
+  const { sizedBy, fields } = declaredOf(dose.kind);
+  return fields.find((field) => field.name === sizedBy);
 }

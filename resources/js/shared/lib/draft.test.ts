@@ -98,8 +98,8 @@ test('every school of dose is said as a coach would', () => {
   expect(doseWords({ kind: 'lengths', lengths: 4, andBack: 1, ...pattern })).toBe('2 × 4 lengths there and back each foot, 20 s rest');
   expect(doseWords({ kind: 'collective', total: 100, onlyGood: 0, ...pattern })).toBe('100 in all each foot, a drop goes on');
   expect(doseWords({ kind: 'streak', goal: 50, ...pattern })).toBe('best run of 2 tries each foot, up to 50');
-  expect(doseWords({ kind: 'tries', balls: 5, untilHit: 1, ...pattern })).toBe('2 × until the first hit, at most 5, each foot');
-  expect(doseWords({ kind: 'tries', balls: 6, untilHit: 0, ...pattern })).toBe('2 × 6 balls at the target, each foot');
+  expect(doseWords({ kind: 'tries', balls: 5, untilHit: 1, ...pattern })).toBe('2 × 5 balls at the target, ending with the first hit, each foot');
+  expect(doseWords({ kind: 'tries', balls: 6, untilHit: 0, ...pattern })).toBe('2 × 6 balls at the target, ending with the last ball, each foot');
   expect(doseWords({ kind: 'free', minutes: 3, sides: 'both' })).toBe('3 min free, either foot');
   expect(doseWords({ kind: 'timed', workSeconds: 30, ...pattern, sides: 'weaker' }, 'weaker')).toBe('2 × 30 s weaker foot, 20 s rest');
 });

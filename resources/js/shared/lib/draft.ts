@@ -2,7 +2,7 @@ import { note, noted } from './deviceNotes';
 import type { PlanDraft, PlanHeader } from '../api/queries';
 import type { ProposedBlock } from '../api/bookSchemas';
 import type { Drill, Evaluation, PlanBlock, Session } from '../api/schemas';
-import { doseOfKind } from './doseWords';
+import { doseOfKind, doseValue, sizeField, withDoseValue } from './doseWords';
 
 /** The plan in hand: what is typed, and the version it started from. */
 export interface PlanInHand extends Required<PlanDraft>, PlanHeader {}
@@ -86,30 +86,26 @@ export function movedTo(blocks: PlanBlock[], id: string, to: number): PlanBlock[
 
 /** What makes a block longer or shorter: its minutes, or how often its dose is done. */
 export function sizeOf(block: PlanBlock): number | undefined {
-  const { dose } = block;
-  if (!dose) return block.minutes ?? undefined;
-  if (dose.kind === 'free') return dose.minutes;
-  if (dose.kind === 'circuit') return dose.rounds;
-  if (dose.kind === 'quota') return dose.good;
-  return dose.sets;
+  const field = block.dose && sizeField(block.dose);
+  return block.dose && field ? Number(doseValue(block.dose, field.name)) : (block.minutes ?? undefined);
 }
+
+const stepOf = (block: PlanBlock) => (!block.dose || sizeField(block.dose)?.type === 'minutes' ? 0.5 : 1);
 
 /** The block at another size, as near as its kind allows. */
 export function sized(block: PlanBlock, size: number): PlanBlock {
   const { dose } = block;
-  const whole = (most: number) => Math.min(most, Math.max(1, Math.round(size)));
-  const halves = (most: number) => Math.min(most, Math.max(0.5, Math.round(size * 2) / 2));
-  if (!dose) return block.minutes === null ? block : { ...block, minutes: halves(60) };
-  if (dose.kind === 'free') return { ...block, dose: { ...dose, minutes: halves(30) } };
-  if (dose.kind === 'circuit') return { ...block, dose: { ...dose, rounds: whole(20) } };
-  if (dose.kind === 'quota') return { ...block, dose: { ...dose, good: whole(100) } };
-  return { ...block, dose: { ...dose, sets: whole(20) } };
+  const field = dose && sizeField(dose);
+  const step = stepOf(block);
+  const within = (least: number, most: number) => Math.min(most, Math.max(least, Math.round(size / step) * step));
+  if (dose && field) return { ...block, dose: withDoseValue(dose, field.name, within(field.least, field.most)) };
+  return block.minutes === null ? block : { ...block, minutes: within(0.5, 60) };
 }
 
 /** One step longer or shorter. */
 export const stretched = (block: PlanBlock, by: -1 | 1): PlanBlock => {
   const size = sizeOf(block);
-  return size === undefined ? block : sized(block, size + by * (!block.dose || block.dose.kind === 'free' ? 0.5 : 1));
+  return size === undefined ? block : sized(block, size + by * stepOf(block));
 };
 
 /** Runs at the same time as the block before it, or by itself again. */

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use FleetSparrow\Core\Dose\DoseDeclaration;
+use FleetSparrow\Core\Dose\DoseField;
+use FleetSparrow\Core\Dose\DoseFields;
+use FleetSparrow\Core\Dose\HeldToLimits;
+use FleetSparrow\Core\Dose\InSets;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\PlainDose;
+use FleetSparrow\Core\Dose\SetsAndRest;
+use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
+
+/** A dose the product does not have: touches to a beat. All that one more kind takes. */
+final readonly class BeatDose implements PlainDose
+{
+    use HeldToLimits;
+    use InSets;
+
+    private function __construct(private int $beats, private int $perMinute, private SetsAndRest $pattern)
+    {
+    }
+
+    public static function declared(): DoseDeclaration
+    {
+        return DoseDeclaration::of(
+            'beat',
+            'to a beat',
+            '{sets} × {beats} beats {sides}',
+            'sets',
+            DoseField::whole('beats', 'Beats', 8, 400, start: 60),
+            DoseField::whole('perMinute', 'Beats a minute', 40, 160, start: 80),
+            ...SetsAndRest::asks(),
+        );
+    }
+
+    public static function fromFields(DoseFields $read): self
+    {
+        return new self(
+            self::held('beats', $read->whole('beats')),
+            self::held('perMinute', $read->whole('perMinute')),
+            $read->pattern(),
+        );
+    }
+
+    public function kind(): string
+    {
+        return 'beat';
+    }
+
+    public function window(): array
+    {
+        return ['kind' => 'beat', 'beats' => $this->beats, 'perMinute' => $this->perMinute];
+    }
+
+    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
+    {
+        return $this->pattern->around(DurationEstimate::fixed(60.0 * $this->beats / $this->perMinute));
+    }
+
+    public function expectedReps(Pace $pace): float
+    {
+        return (float) ($this->pattern->sets * $this->beats);
+    }
+}
