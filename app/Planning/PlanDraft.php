@@ -97,7 +97,7 @@ final readonly class PlanDraft
         try {
             $figure = $temperature === null || $humidity === null ? null : WetBulbGlobe::celsius($temperature, $humidity);
         } catch (CoreException $fault) {
-            throw ValidationException::withMessages([str_replace('weather.', '', $fault->reason()) => [$fault->getMessage()]]);
+            throw ValidationException::withMessages([$fault->path() => [$fault->getMessage()]]);
         }
 
         return Weather::of(
@@ -124,8 +124,7 @@ final readonly class PlanDraft
             try {
                 $blocks[] = self::coreBlock($fields, $drills);
             } catch (CoreException $fault) {
-                $field = str_starts_with($fault->reason(), 'block.') ? substr($fault->reason(), 6) : $fault->reason();
-                $faults["blocks.{$i}.{$field}"] = [$fault->getMessage()];
+                $faults["blocks.{$i}.{$fault->path()}"] = [$fault->getMessage()];
             }
         }
 
@@ -146,7 +145,7 @@ final readonly class PlanDraft
         $versionId = $fields['drillVersionId'] ?? null;
         $drill = is_numeric($versionId) ? $drills[(int) $versionId] ?? null : null;
         if ($drill === null) {
-            throw InvalidPlan::because('block.drillVersionId', 'This drill is not in the book any more. Choose another.');
+            throw InvalidPlan::at('drillVersionId', 'This drill is not in the book any more. Choose another.');
         }
         $dose = $drill->doseFrom(is_array($fields['dose'] ?? null) ? $fields['dose'] : null);
         $tempo = is_string($fields['tempo'] ?? null) ? Tempo::from($fields['tempo']) : Tempo::Steady;

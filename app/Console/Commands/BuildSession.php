@@ -31,7 +31,7 @@ class BuildSession extends Command
         } catch (ValidationException $refusal) {
             return $this->refused($refusal->errors());
         } catch (CoreException $refusal) {
-            return $this->refused([$refusal->reason() => [$refusal->getMessage()]]);
+            return $this->refused([$refusal->path() === '' ? $refusal->reason() : $refusal->path() => [$refusal->getMessage()]]);
         }
     }
 }

@@ -30,7 +30,7 @@ class EvaluatePlan extends Command
         } catch (ValidationException $refusal) {
             return $this->refused($refusal->errors());
         } catch (CoreException $refusal) {
-            return $this->refused([$refusal->reason() => [$refusal->getMessage()]]);
+            return $this->refused([$refusal->path() === '' ? $refusal->reason() : $refusal->path() => [$refusal->getMessage()]]);
         }
     }
 }

@@ -134,8 +134,8 @@ final readonly class PlanFile
                 $entry->has('together') ? $entry->text('together', most: 20) : null,
             );
         } catch (CoreException $fault) {
-            $reason = preg_replace('/\Ablock\./', '', $fault->reason());
-            $faults->add(str_starts_with((string) $reason, "{$path}.") ? (string) $reason : "{$path}.{$reason}", $fault->getMessage());
+            $field = str_starts_with($fault->path(), "{$path}.") ? $fault->path() : rtrim("{$path}.{$fault->path()}", '.');
+            $faults->add($field, $fault->getMessage());
 
             return null;
         }

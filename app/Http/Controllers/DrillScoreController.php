@@ -37,7 +37,7 @@ class DrillScoreController extends Controller
         try {
             $score = $protocol->score($request->float('seconds'), array_map(intval(...), (array) $request->input('counts')));
         } catch (InvalidRecord $fault) {
-            throw ValidationException::withMessages([substr($fault->reason(), strlen('protocol.')) => [$fault->getMessage()]]);
+            throw ValidationException::withMessages([$fault->path() => [$fault->getMessage()]]);
         }
 
         return new JsonResponse(

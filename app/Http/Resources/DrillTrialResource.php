@@ -78,7 +78,7 @@ final class DrillTrialResource
     {
         return [
             'fields' => $fields,
-            'faults' => $fault->faults === [] ? [['path' => $fault->reason(), 'message' => $fault->getMessage()]] : $fault->faults,
+            'faults' => $fault->faults === [] ? [['path' => $fault->path(), 'message' => $fault->getMessage()]] : $fault->faults,
             'parameters' => self::parameters($fields),
             'drill' => null,
             'worked' => null,

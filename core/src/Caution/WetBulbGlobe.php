@@ -25,10 +25,10 @@ final class WetBulbGlobe
     public static function celsius(float $temperatureCelsius, float $humidityPercent): float
     {
         if (! ($temperatureCelsius >= -20.0 && $temperatureCelsius <= 55.0)) {
-            throw InvalidPlan::because('weather.temperatureCelsius', 'The temperature must be between −20 and 55 °C.');
+            throw InvalidPlan::at('temperatureCelsius', 'The temperature must be between −20 and 55 °C.');
         }
         if (! ($humidityPercent >= 0.0 && $humidityPercent <= 100.0)) {
-            throw InvalidPlan::because('weather.humidityPercent', 'Humidity must be between 0 and 100%.');
+            throw InvalidPlan::at('humidityPercent', 'Humidity must be between 0 and 100%.');
         }
         $vapour = $humidityPercent / 100.0 * 6.105 * exp(17.27 * $temperatureCelsius / (237.7 + $temperatureCelsius));
 

@@ -39,7 +39,7 @@ final readonly class Calibration
         }
         foreach ($times as [$planned, $actual]) {
             if (! ($planned > 0.0 && is_finite((float) $planned) && $actual >= 0.0 && is_finite((float) $actual))) {
-                throw InvalidPlan::because('calibration', 'A planned time must be over 0 s, and what it took 0 s or more.');
+                throw InvalidPlan::impossibleTimes();
             }
         }
         $n = count($times);

@@ -82,7 +82,7 @@ final readonly class DoseField
     public function held(int|float $value): int|float
     {
         if (! ($value >= $this->least && $value <= $this->most)) {
-            throw InvalidDose::because("dose.{$this->name}", sprintf(
+            throw InvalidDose::at("dose.{$this->name}", sprintf(
                 '%s must be between %g and %g%s.', $this->label, $this->least, $this->most, $this->type === 'seconds' ? ' seconds' : '',
             ));
         }

@@ -19,7 +19,7 @@ final readonly class DoseFields
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_int($value) ? $value : throw InvalidDose::because("dose.{$name}", 'This must be a whole number.');
+        return is_int($value) ? $value : throw InvalidDose::at("dose.{$name}", 'This must be a whole number.');
     }
 
     /** @throws InvalidDose */
@@ -40,7 +40,7 @@ final readonly class DoseFields
         return match ($this->fields[$name] ?? null) {
             1, true => true,
             0, false => false,
-            default => throw InvalidDose::because("dose.{$name}", 'Say yes or no.'),
+            default => throw InvalidDose::at("dose.{$name}", 'Say yes or no.'),
         };
     }
 
@@ -50,7 +50,7 @@ final readonly class DoseFields
         $value = $this->fields['sides'] ?? null;
 
         return (is_string($value) ? DoseSides::tryFrom($value) : null)
-            ?? throw InvalidDose::because('dose.sides', 'Choose the feet: each, alternating, both, right, left, strong or weaker.');
+            ?? throw InvalidDose::at('dose.sides', 'Choose the feet: each, alternating, both, right, left, strong or weaker.');
     }
 
     /**
@@ -64,7 +64,7 @@ final readonly class DoseFields
 
         return $words === '' ? [] : array_map(
             static fn (string $word): Tempo => Tempo::tryFrom($word)
-                ?? throw InvalidDose::because('dose.tempos', 'The tempo of a length is learn, steady or match.'),
+                ?? throw InvalidDose::at('dose.tempos', 'The tempo of a length is learn, steady or match.'),
             explode(' ', $words),
         );
     }
@@ -79,6 +79,6 @@ final readonly class DoseFields
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::because("dose.{$name}", $refusal);
+        return is_int($value) || is_float($value) ? (float) $value : throw InvalidDose::at("dose.{$name}", $refusal);
     }
 }

@@ -61,6 +61,6 @@ final readonly class DoseKinds
         $kinds = array_keys($this->classes);
         $last = array_pop($kinds);
 
-        throw InvalidDose::because('dose.kind', 'The dose must be '.implode(', ', $kinds)." or {$last}.");
+        throw InvalidDose::at('dose.kind', 'The dose must be '.implode(', ', $kinds)." or {$last}.");
     }
 }

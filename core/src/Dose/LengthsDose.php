@@ -33,7 +33,7 @@ final readonly class LengthsDose implements PlainDose
     public static function of(int $lengths, bool $andBack, SetsAndRest $pattern, array $tempos = []): self
     {
         if ($tempos !== [] && count($tempos) !== $lengths) {
-            throw InvalidDose::because('dose.tempos', 'Say a tempo for each length, or none.');
+            throw InvalidDose::at('dose.tempos', 'Say a tempo for each length, or none.');
         }
 
         return new self(self::held('lengths', $lengths), $andBack, $pattern, $tempos);

@@ -37,13 +37,13 @@ final readonly class Pace
     public static function of(float $secondsPerRep, float $priorChance, float $fetchSeconds, int $made = 0, int $missed = 0): self
     {
         if (! is_finite($secondsPerRep) || $secondsPerRep <= 0.0 || ! is_finite($fetchSeconds) || $fetchSeconds < 0.0) {
-            throw InvalidDose::because('pace.seconds', 'Seconds for a rep must be over 0, and for fetching the ball 0 or more.');
+            throw InvalidDose::at('pace.seconds', 'Seconds for a rep must be over 0, and for fetching the ball 0 or more.');
         }
         if (! ($priorChance >= 0.05 && $priorChance <= 1.0)) {
-            throw InvalidDose::because('pace.chance', 'The chance of a good rep must be between 0.05 and 1.');
+            throw InvalidDose::at('pace.chance', 'The chance of a good rep must be between 0.05 and 1.');
         }
         if ($made < 0 || $missed < 0) {
-            throw InvalidDose::because('pace.counts', 'Made and missed tries cannot be negative.');
+            throw InvalidDose::at('pace.counts', 'Made and missed tries cannot be negative.');
         }
 
         return new self($secondsPerRep, $priorChance, $made, $missed, $fetchSeconds);

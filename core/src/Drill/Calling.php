@@ -57,7 +57,7 @@ final readonly class Calling
             default => null,
         };
         if ($fault !== null) {
-            throw InvalidDrill::because("calling.{$fault[0]}", $fault[1]);
+            throw InvalidDrill::at("calling.{$fault[0]}", $fault[1]);
         }
 
         return new self(

@@ -62,11 +62,11 @@ final readonly class Drill
     public function doseFrom(?array $fields): Dose
     {
         if ($fields === null) {
-            return $this->dose ?? throw InvalidDose::because('dose.kind', 'This drill comes with no dose. Say how much of it.');
+            return $this->dose ?? throw InvalidDose::at('dose.kind', 'This drill comes with no dose. Say how much of it.');
         }
         $isCircuit = ($fields['kind'] ?? null) === 'circuit';
         if ($isCircuit !== ($this->composition->items !== [])) {
-            throw InvalidDose::because('dose.kind', $isCircuit ? 'Only a circuit is done in rounds.' : 'A circuit is done in rounds.');
+            throw InvalidDose::at('dose.kind', $isCircuit ? 'Only a circuit is done in rounds.' : 'A circuit is done in rounds.');
         }
 
         return $this->composition->items === []

@@ -19,7 +19,7 @@ final readonly class LevelFactor
     {
         foreach ([$dose, $distance, $target] as $factor) {
             if (! ($factor >= 0.25 && $factor <= 2.0)) {
-                throw InvalidDrill::because('levels', 'A factor must be between 0.25 and 2.');
+                throw InvalidDrill::at('levels', 'A factor must be between 0.25 and 2.');
             }
         }
 

@@ -36,7 +36,7 @@ final class PlanEvaluator
     public static function evaluate(array $blocks, PlanContext $context, ?float $slotSeconds = null): PlanEvaluation
     {
         if (count($blocks) > self::MOST_BLOCKS) {
-            throw InvalidPlan::because('plan.blocks', 'A session holds at most 30 blocks.');
+            throw InvalidPlan::tooManyBlocks(30);
         }
         $draw = new GroupDraw($context->past, $context->helpers);
         $rounds = self::rounds($blocks);

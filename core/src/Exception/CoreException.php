@@ -11,4 +11,7 @@ interface CoreException extends Throwable
 {
     /** A stable name for the refusal, such as `script.unknown-surface`. */
     public function reason(): string;
+
+    /** The field it is about, such as `dose.sets`; empty where it is about the whole. */
+    public function path(): string;
 }

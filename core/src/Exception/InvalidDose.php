@@ -10,4 +10,6 @@ use InvalidArgumentException;
 final class InvalidDose extends InvalidArgumentException implements CoreException
 {
     use Refuses;
+
+    private const REASON = 'dose';
 }

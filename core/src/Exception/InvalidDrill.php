@@ -11,16 +11,16 @@ final class InvalidDrill extends InvalidArgumentException implements CoreExcepti
 {
     use Refuses;
 
+    private const REASON = 'drill';
+
     /** @var list<array{path: string, message: string}> every fault that was found, by the path of its field */
     public array $faults = [];
 
     /** @param  non-empty-list<array{path: string, message: string}>  $faults */
     public static function withFaults(string $slug, array $faults): self
     {
-        $refusal = self::because(
-            "drill.{$faults[0]['path']}",
-            "Drill {$slug}, ".implode(' ', array_map(static fn (array $fault): string => "{$fault['path']}: {$fault['message']}", $faults)),
-        );
+        $all = implode(' ', array_map(static fn (array $fault): string => "{$fault['path']}: {$fault['message']}", $faults));
+        $refusal = self::at($faults[0]['path'], "Drill {$slug}, {$all}");
         $refusal->faults = $faults;
 
         return $refusal;

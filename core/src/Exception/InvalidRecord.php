@@ -10,4 +10,16 @@ use InvalidArgumentException;
 final class InvalidRecord extends InvalidArgumentException implements CoreException
 {
     use Refuses;
+
+    private const REASON = 'record';
+
+    public static function outOfRange(string $subject, float $least, float $most): self
+    {
+        return new self('mark.range', 'value', sprintf('%s must be between %g and %g.', $subject, $least, $most));
+    }
+
+    public static function notWhole(string $subject): self
+    {
+        return new self('mark.whole', 'value', "{$subject} must be a whole number.");
+    }
 }

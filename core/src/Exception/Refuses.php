@@ -4,27 +4,27 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Exception;
 
-/** What every family of refusal has: a stable reason and a sentence. */
+/** What every family of refusal has: a stable reason, the field it is about, and a sentence. */
 trait Refuses
 {
-    private string $reason = '';
-
-    private function __construct(string $message)
+    private function __construct(private readonly string $reason, private readonly string $path, string $message)
     {
         parent::__construct($message);
     }
 
-    /** @param  string  $reason stable name, lower case with hyphens */
-    public static function because(string $reason, string $message): self
+    /** @param  string  $path  of the field, from the value that was being made */
+    public static function at(string $path, string $message): self
     {
-        $refusal = new self($message);
-        $refusal->reason = $reason;
-
-        return $refusal;
+        return new self(self::REASON, $path, $message);
     }
 
     public function reason(): string
     {
         return $this->reason;
+    }
+
+    public function path(): string
+    {
+        return $this->path;
     }
 }

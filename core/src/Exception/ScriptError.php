@@ -29,4 +29,9 @@ final class ScriptError extends InvalidArgumentException implements CoreExceptio
     {
         return 'script.'.$this->reason;
     }
+
+    public function path(): string
+    {
+        return '';
+    }
 }

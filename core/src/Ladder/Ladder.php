@@ -43,7 +43,7 @@ final readonly class Ladder
 
             return new self($slug, $read->text('name', most: 120), $read->family(), $rungs);
         } catch (CoreException $fault) {
-            throw InvalidDrill::because($fault->reason(), "Ladder {$slug}: {$fault->reason()}: {$fault->getMessage()}");
+            throw InvalidDrill::at($fault->path(), "Ladder {$slug}: {$fault->path()}: {$fault->getMessage()}");
         }
     }
 

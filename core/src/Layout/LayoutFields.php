@@ -27,7 +27,7 @@ final readonly class LayoutFields
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_int($value) ? $value : throw InvalidLayout::because('layout.field', "The layout needs a whole number in \"{$name}\".");
+        return is_int($value) ? $value : throw InvalidLayout::at("layout.{$name}", "The layout needs a whole number in \"{$name}\".");
     }
 
     /** @throws InvalidLayout|InvalidValue If there is no length of that name. */
@@ -37,8 +37,8 @@ final readonly class LayoutFields
         $value = is_array($field) ? ($field['value'] ?? null) : null;
         $unit = is_array($field) && is_string($field['unit'] ?? null) ? LengthUnit::tryFrom($field['unit']) : null;
         if ($unit === null || (! is_int($value) && ! is_float($value))) {
-            throw InvalidLayout::because(
-                'layout.field',
+            throw InvalidLayout::at(
+                "layout.{$name}",
                 "The layout needs a length in \"{$name}\", such as {\"value\": 4, \"unit\": \"yd\"}.",
             );
         }

@@ -84,7 +84,7 @@ final readonly class LayoutKinds
         $kind = $fields['kind'] ?? null;
         $layout = is_string($kind) ? $this->classes[$kind] ?? null : null;
         if ($layout === null) {
-            throw InvalidLayout::because('layout.kind', 'Layout '.json_encode($kind)." is not known; use one of {$this->names()}.");
+            throw InvalidLayout::at('layout.kind', 'Layout '.json_encode($kind)." is not known; use one of {$this->names()}.");
         }
 
         return $layout::fromFields(new LayoutFields($fields));

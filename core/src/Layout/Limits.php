@@ -17,7 +17,7 @@ final class Limits
     public static function length(string $what, Length $length): Length
     {
         if ($length->tenthsOfMillimetre < 1_000 || $length->tenthsOfMillimetre > 1_200_000) {
-            throw InvalidLayout::because('layout.length', "The {$what} must be between 0.1 and 120 m.");
+            throw InvalidLayout::at('layout', "The {$what} must be between 0.1 and 120 m.");
         }
 
         return $length;
@@ -27,7 +27,7 @@ final class Limits
     public static function count(string $what, int $count, int $least, int $most): int
     {
         if ($count < $least || $count > $most) {
-            throw InvalidLayout::because('layout.count', "The {$what} must be between {$least} and {$most}.");
+            throw InvalidLayout::at('layout', "The {$what} must be between {$least} and {$most}.");
         }
 
         return $count;

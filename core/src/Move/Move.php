@@ -54,14 +54,14 @@ final readonly class Move
                 family: $read->family(),
                 script: Script::fromText($read->text('script')),
                 cue: $read->text('cue'),
-                faults: $faults === [] ? throw InvalidDrill::because('faults', '"faults" needs at least one fault with its fix.') : $faults,
+                faults: $faults === [] ? throw InvalidDrill::at('faults', '"faults" needs at least one fault with its fix.') : $faults,
                 easier: $read->texts('easier'),
                 harder: $read->texts('harder'),
                 needs: $read->texts('needs'),
                 words: $read->texts('words'),
             );
         } catch (CoreException $fault) {
-            throw InvalidDrill::because($fault->reason(), "Move {$slug}: {$fault->getMessage()}");
+            throw InvalidDrill::at($fault->path(), "Move {$slug}: {$fault->getMessage()}");
         }
     }
 

@@ -43,18 +43,18 @@ final readonly class Block
         ?string $together = null,
     ): self {
         if ($together !== null && preg_match('/\A[A-Za-z0-9-]{1,20}\z/', $together) !== 1) {
-            throw InvalidPlan::because('block.together', 'A round of stations is named with letters, digits and hyphens.');
+            throw InvalidPlan::at('together', 'A round of stations is named with letters, digits and hyphens.');
         }
         if ($links !== null && ($drill->composition->kind !== 'build-up' || $links < 1 || $links > count($drill->composition->parts))) {
-            throw InvalidPlan::because(
-                'block.links',
+            throw InvalidPlan::at(
+                'links',
                 $drill->composition->kind === 'build-up'
                     ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts))
                     : 'Only a build-up has links.',
             );
         }
         if ($stations !== null && ($stations < 1 || $stations > 30)) {
-            throw InvalidPlan::because('block.stations', 'Stations must be between 1 and 30.');
+            throw InvalidPlan::at('stations', 'Stations must be between 1 and 30.');
         }
 
         return new self(
@@ -105,10 +105,10 @@ final readonly class Block
     public static function ofMinutes(string $id, BlockKind $kind, float $minutes): self
     {
         if ($kind === BlockKind::Drill) {
-            throw InvalidPlan::because('block.kind', 'A drill block needs a drill, not minutes.');
+            throw InvalidPlan::at('kind', 'A drill block needs a drill, not minutes.');
         }
         if (! ($minutes >= 0.5 && $minutes <= 60.0)) {
-            throw InvalidPlan::because('block.minutes', 'Minutes must be between 0.5 and 60.');
+            throw InvalidPlan::at('minutes', 'Minutes must be between 0.5 and 60.');
         }
 
         return new self($id, $kind, $minutes, null, null, Tempo::Steady, null);

@@ -55,20 +55,13 @@ final readonly class PlanContext
         ?Weather $weather = null,
     ): self {
         if ($players === []) {
-            throw InvalidPlan::because('plan.nobody', 'Nobody is coming yet. Tick at least one player and the clock can be worked out.');
+            throw InvalidPlan::nobody();
         }
         if (count($players) > self::MOST_PLAYERS) {
-            throw InvalidPlan::because(
-                'plan.too-many',
-                sprintf(
-                    '%d players are ticked. One small-group session takes at most %d: split the group.',
-                    count($players),
-                    self::MOST_PLAYERS,
-                ),
-            );
+            throw InvalidPlan::tooManyPlayers(count($players), self::MOST_PLAYERS);
         }
         if ($helpers < 0 || $helpers > 20) {
-            throw InvalidPlan::because('plan.helpers', 'Helpers must be between 0 and 20.');
+            throw InvalidPlan::at('helpers', 'Helpers must be between 0 and 20.');
         }
 
         return new self(

@@ -22,13 +22,10 @@ final readonly class MarkValue
     {
         $measure = $kind->measure();
         if (! is_finite($value) || $value < $measure->least || $value > $measure->most) {
-            throw InvalidRecord::because(
-                'mark.range',
-                sprintf('%s must be between %g and %g.', $measure->subject, $measure->least, $measure->most),
-            );
+            throw InvalidRecord::outOfRange($measure->subject, $measure->least, $measure->most);
         }
         if ($measure->step === 1.0 && floor($value) !== $value) {
-            throw InvalidRecord::because('mark.whole', $measure->subject.' must be a whole number.');
+            throw InvalidRecord::notWhole($measure->subject);
         }
 
         return new self($kind, round($value, 1));

@@ -35,11 +35,11 @@ final readonly class Protocol
     {
         $slugs = array_column($penalties, 'slug');
         if ($penalties === [] || count($slugs) !== count(array_unique($slugs)) || in_array('', $slugs, true)) {
-            throw InvalidRecord::because('protocol.penalties', 'A protocol needs penalties, each with a name of its own.');
+            throw InvalidRecord::at('penalties', 'A protocol needs penalties, each with a name of its own.');
         }
         foreach ($penalties as $penalty) {
             if (! (abs($penalty['seconds']) <= 60.0)) {
-                throw InvalidRecord::because('protocol.penalties', 'A penalty is at most 60 seconds.');
+                throw InvalidRecord::at('penalties', 'A penalty is at most 60 seconds.');
             }
         }
         if (
@@ -47,7 +47,7 @@ final readonly class Protocol
             && ! ($limitSeconds > 0.0 && $limitSeconds <= 3600.0)
             || ! ($perSecondOver >= 0.0 && $perSecondOver <= 60.0)
         ) {
-            throw InvalidRecord::because('protocol.limit', 'The limit must be a time up to an hour, and a second over cost at most 60.');
+            throw InvalidRecord::at('limit', 'The limit must be a time up to an hour, and a second over cost at most 60.');
         }
 
         return new self($penalties, $limitSeconds, $perSecondOver, $countsPartSeconds);
@@ -63,7 +63,7 @@ final readonly class Protocol
     public function score(float $seconds, array $counts): ProtocolScore
     {
         if (! ($seconds > 0.0 && $seconds <= 3600.0)) {
-            throw InvalidRecord::because('protocol.seconds', 'The time must be over 0 and at most 3600 seconds.');
+            throw InvalidRecord::at('seconds', 'The time must be over 0 and at most 3600 seconds.');
         }
         $lines = [];
         $sum = 0.0;
@@ -71,7 +71,7 @@ final readonly class Protocol
             $count = $counts[$penalty['slug']] ?? 0;
             unset($counts[$penalty['slug']]);
             if ($count < 0 || $count > 99) {
-                throw InvalidRecord::because("protocol.counts.{$penalty['slug']}", 'Count from 0 to 99.');
+                throw InvalidRecord::at("counts.{$penalty['slug']}", 'Count from 0 to 99.');
             }
             if ($count > 0) {
                 $sum += $count * $penalty['seconds'];
@@ -79,7 +79,7 @@ final readonly class Protocol
             }
         }
         if ($counts !== []) {
-            throw InvalidRecord::because('protocol.counts', sprintf('"%s" is no penalty of this protocol.', array_key_first($counts)));
+            throw InvalidRecord::at('counts', sprintf('"%s" is no penalty of this protocol.', array_key_first($counts)));
         }
         $over = $this->overSeconds($seconds);
         if ($over > 0.0) {

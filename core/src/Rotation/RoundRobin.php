@@ -42,10 +42,7 @@ final class RoundRobin
     public static function round(int $players, int $round): array
     {
         if ($players < 2 || $round < 1 || $round > self::rounds($players)) {
-            throw InvalidPlan::because(
-                'rotation.round',
-                sprintf('%d players meet in rounds 1 to %d.', $players, max(0, self::rounds($players))),
-            );
+            throw InvalidPlan::noSuchRound($players, max(0, self::rounds($players)));
         }
         $last = $players + $players % 2;
         $circle = $last - 1;

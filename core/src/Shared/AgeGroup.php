@@ -24,10 +24,7 @@ final readonly class AgeGroup
     /** @throws InvalidValue If the name is not U6 to U18. */
     public static function of(string $name): self
     {
-        return self::tryOf($name) ?? throw InvalidValue::because(
-            'age-group',
-            sprintf('The age group "%s" is not one of U%d to U%d.', $name, self::YOUNGEST, self::OLDEST),
-        );
+        return self::tryOf($name) ?? throw InvalidValue::noAgeGroup($name, self::YOUNGEST, self::OLDEST);
     }
 
     public static function tryOf(string $name): ?self

@@ -21,7 +21,7 @@ final readonly class CalendarDate
     public static function fromIso(string $text): self
     {
         return self::tryFromIso($text)
-            ?? throw InvalidValue::because('date.invalid', "\"{$text}\" is not a date such as 2025-03-09.");
+            ?? throw InvalidValue::noDate($text);
     }
 
     public static function tryFromIso(string $text): ?self

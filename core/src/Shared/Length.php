@@ -26,7 +26,7 @@ final readonly class Length
     {
         $tenths = $value * $unit->tenthsOfMillimetre();
         if (! is_finite($tenths) || $tenths < 0.0 || $tenths > 10_000_000.0) {
-            throw InvalidValue::because('length.range', 'A distance must be between 0 and 1,000 m.');
+            throw InvalidValue::lengthOutOfRange();
         }
 
         return new self((int) round($tenths));

@@ -28,10 +28,10 @@ final readonly class TouchLimit
             || ($most ?? 20) > 20
             || ($least ?? 1) > ($most ?? 20)
         ) {
-            throw InvalidDrill::because('touches', 'A touch limit needs a least or a most between 1 and 20, the least not over the most.');
+            throw InvalidDrill::at('touches', 'A touch limit needs a least or a most between 1 and 20, the least not over the most.');
         }
         if ($whileLearning !== null && ($most === null || $whileLearning <= $most || $whileLearning > 20)) {
-            throw InvalidDrill::because(
+            throw InvalidDrill::at(
                 'touches.whileLearning',
                 'What is allowed while learning must be more than the most, and at most 20.',
             );

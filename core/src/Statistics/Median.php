@@ -17,7 +17,7 @@ final class Median
     public static function of(array $values): float
     {
         if ($values === []) {
-            throw InvalidValue::because('median.empty', 'There is no middle of no values.');
+            throw InvalidValue::middleOfNothing();
         }
         sort($values);
         $half = intdiv(count($values), 2);

@@ -138,13 +138,13 @@ final class DoseTest extends TestCase
 
     /** @param  array<string, mixed>  $fields */
     #[DataProvider('impossible')]
-    public function test_refuses_what_cannot_be_carried_out_and_names_the_field(array $fields, string $reason): void
+    public function test_refuses_what_cannot_be_carried_out_and_names_the_field(array $fields, string $path): void
     {
         try {
             DoseKinds::standard()->read($fields);
             self::fail('The dose was taken.');
         } catch (InvalidDose $refusal) {
-            self::assertSame($reason, $refusal->reason());
+            self::assertSame(['dose', $path], [$refusal->reason(), $refusal->path()]);
         }
     }
 

@@ -293,17 +293,17 @@ final class PlanTest extends TestCase
     public function test_refuses_blocks_that_cannot_be(): void
     {
         foreach ([
-            fn () => Block::ofMinutes('a', BlockKind::Water, 0.4),
-            fn () => Block::ofMinutes('a', BlockKind::Water, 61.0),
-            fn () => Block::ofMinutes('a', BlockKind::Drill, 5.0),
-            fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 0),
-            fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 31),
-        ] as $make) {
+            [fn () => Block::ofMinutes('a', BlockKind::Water, 0.4), 'minutes'],
+            [fn () => Block::ofMinutes('a', BlockKind::Water, 61.0), 'minutes'],
+            [fn () => Block::ofMinutes('a', BlockKind::Drill, 5.0), 'kind'],
+            [fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 0), 'stations'],
+            [fn () => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 31), 'stations'],
+        ] as [$make, $path]) {
             try {
                 $make();
                 self::fail('The block was taken.');
             } catch (InvalidPlan $refusal) {
-                self::assertStringStartsWith('block.', $refusal->reason());
+                self::assertSame($path, $refusal->path());
             }
         }
     }

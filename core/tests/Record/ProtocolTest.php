@@ -71,7 +71,7 @@ final class ProtocolTest extends TestCase
                 self::protocol()->score($seconds, $counts);
                 self::fail('It was taken.');
             } catch (InvalidRecord $refused) {
-                self::assertStringStartsWith('protocol.', $refused->reason());
+                self::assertMatchesRegularExpression('/\A(seconds|counts(\.handling)?)\z/', $refused->path());
             }
         }
     }

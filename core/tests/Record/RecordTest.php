@@ -253,7 +253,8 @@ final class RecordTest extends TestCase
             Generators::vector(5, Generators::choose(2, 900)),
         )->then(function (MarkKind $kind, array $values): void {
             // Within what the kind can mean, with room for one step either way.
-            $values = array_map(fn (int $value): float => max($kind->measure()->least + 1, min($kind->measure()->most - 1, (float) $value)), $values);
+            [$least, $most] = [$kind->measure()->least + 1, $kind->measure()->most - 1];
+            $values = array_map(fn (int $value): float => max($least, min($most, (float) $value)), $values);
             $reading = self::reading($kind, ['2026-03-03' => $values]);
             $target = Target::of($reading, TargetSchool::OwnRecord);
             self::assertNotNull($target);

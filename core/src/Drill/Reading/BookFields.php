@@ -180,6 +180,6 @@ final readonly class BookFields
 
     public function refusal(string $name, string $message): InvalidDrill
     {
-        return InvalidDrill::because($this->path($name), $message);
+        return InvalidDrill::at($this->path($name), $message);
     }
 }

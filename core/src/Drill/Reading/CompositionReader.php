@@ -73,7 +73,7 @@ final class CompositionReader
         try {
             $dose = $doses->read(['sets' => 1, 'restSeconds' => 0] + $read->object('dose')->fields);
         } catch (InvalidDose $fault) {
-            throw $read->refusal($fault->reason(), $fault->getMessage());
+            throw $read->refusal($fault->path(), $fault->getMessage());
         }
 
         return new CircuitItem(

@@ -89,7 +89,7 @@ final class DrillFactory
             || $demands === null
             || $teaching === null
         ) {
-            throw InvalidDrill::because('drill', 'The drill could not be read.');
+            throw InvalidDrill::at('drill', 'The drill could not be read.');
         }
 
         return new Drill(

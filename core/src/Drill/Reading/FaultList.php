@@ -32,10 +32,10 @@ final class FaultList
             if ($fault->faults !== []) {
                 $this->faults = [...$this->faults, ...$fault->faults];
             } else {
-                $this->add($fault->reason(), $fault->getMessage());
+                $this->add($fault->path(), $fault->getMessage());
             }
         } catch (CoreException $fault) {
-            $this->add(str_starts_with($fault->reason(), "{$path}.") ? $fault->reason() : $path, $fault->getMessage());
+            $this->add(str_starts_with($fault->path(), "{$path}.") ? $fault->path() : $path, $fault->getMessage());
         }
 
         return null;

@@ -50,7 +50,7 @@ final readonly class FigureOfEight implements Layout
         Limits::length('distance', $distance);
         Limits::length('radius', $radius);
         if ($distance->tenthsOfMillimetre <= 2 * $radius->tenthsOfMillimetre) {
-            throw InvalidLayout::because('layout.figure-of-eight', 'The markers must stand more than two radii apart.');
+            throw InvalidLayout::at('layout.radius', 'The markers must stand more than two radii apart.');
         }
 
         return new self($distance, $radius, $middleMarker);

@@ -45,7 +45,7 @@ final readonly class PassingBoards implements Layout
             $innerWidth->tenthsOfMillimetre >= $width->tenthsOfMillimetre
             || $innerDepth->tenthsOfMillimetre >= $depth->tenthsOfMillimetre
         ) {
-            throw InvalidLayout::because('layout.innerWidth', 'The middle must lie within the whole.');
+            throw InvalidLayout::at('layout.innerWidth', 'The middle must lie within the whole.');
         }
 
         return new self(

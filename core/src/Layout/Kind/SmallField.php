@@ -70,7 +70,7 @@ final readonly class SmallField implements Layout
     {
         [$w, $d, $g] = [$width->metres(), $depth->metres(), $goalWidth->metres()];
         if ($goalsPerEnd * $g > $d) {
-            throw InvalidLayout::because('layout.goals', 'The goals are wider than the end of the field they stand on.');
+            throw InvalidLayout::at('layout.goals', 'The goals are wider than the end of the field they stand on.');
         }
         $markers = array_map(fn (array $at): Marker => Marker::white($at[0], $at[1]), [[0.0, 0.0], [$w, 0.0], [$w, $d], [0.0, $d]]);
         foreach ([0.0, $w] as $x) {
