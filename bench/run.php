@@ -302,7 +302,7 @@ $strewn = fn (int $seed): array => Scatter::of(20, Length::ofMetres(15.0), Lengt
 $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
 $past = $app->make(SquadBasisQuery::class)->of($squad, CalendarDate::fromIso(date('Y-m-d')), null)->past;
-$twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer((string) $id, StrongFoot::Right), array_slice($players, 0, 20));
+$twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), array_slice($players, 0, 20));
 $situation = PlanContext::of(
     players: $twenty,
     knownDrills: [],
@@ -355,7 +355,7 @@ $build = function (int $size) use ($drills, $situation, $needs): callable {
 
     return fn () => SessionBuilder::propose(new BuildRequest($some, $situation, 90, Family::Turning, needs: $needs));
 };
-$ids = array_map(strval(...), array_slice($players, 0, 20));
+$ids = array_slice($players, 0, 20);
 echo "\n";
 foreach ([
     'evaluate 14 blocks × 20 players' => fn () => PlanEvaluator::evaluate($order, $situation),

@@ -32,14 +32,14 @@ final class DrillTrial
         if ($drill->dose === null) {
             return null;
         }
-        $players = $squad->players->map(fn (Player $player): PlanPlayer => new PlanPlayer((string) $player->id, $player->strong_foot))
+        $players = $squad->players->map(fn (Player $player): PlanPlayer => new PlanPlayer($player->id, $player->strong_foot))
             ->values()
             ->all();
         // A squad without players yet is tried with as many as one station takes.
         $players = $players !== []
             ? array_slice($players, 0, PlanContext::MOST_PLAYERS)
             : array_map(
-                fn (int $i): PlanPlayer => new PlanPlayer("p{$i}", StrongFoot::Right),
+                fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right),
                 range(1, $drill->organisation->playersPerStation()),
             );
         $context = PlanContext::of(

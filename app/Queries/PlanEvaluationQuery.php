@@ -75,7 +75,7 @@ final class PlanEvaluationQuery
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
             $players[] = new PlanPlayer(
-                (string) $id,
+                $id,
                 $foot,
                 $numbers[$id]['tries'] ?? [],
                 $draft->availability($id),

@@ -100,7 +100,7 @@ final class SquadBasisQuery
         [$ago, $daysAgo, $groups, $keepers, $servers, $headers, $loads] = [[], [], [], [], [], [], []];
         foreach ($this->rows($squad, $day) as $row) {
             $session = (int) $row->training_session_id;
-            $player = (string) $row->player_id;
+            $player = (int) $row->player_id;
             // By the wall clock of the club: an evening in the west is the next day in UTC.
             $days = $daysAgo[$session] ??= CalendarDate::fromIso(
                 CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC')->setTimezone((string) $row->time_zone)->format('Y-m-d'),

@@ -12,6 +12,7 @@ use App\Queries\PlanEvaluationQuery;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Season\SessionLoad;
 use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
@@ -103,26 +104,28 @@ final class CloseRun
      */
     private static function loads(TrainingSession $session, PlanEvaluation $evaluation, array $ids): array
     {
-        $duties = ['keeper' => [], 'server' => [], 'counts' => []];
+        /** @var array<string, array<int, int>> $duties */
+        $duties = [];
         foreach ($evaluation->blocks as $block) {
             foreach ($block->duties as $duty) {
-                $duties[$duty->kind][$duty->playerId] = ($duties[$duty->kind][$duty->playerId] ?? 0) + 1;
+                $kind = $duty->kind->value;
+                $duties[$kind][$duty->playerId] = ($duties[$kind][$duty->playerId] ?? 0) + 1;
             }
         }
         $strong = $session->squad->players->pluck('strong_foot', 'id');
         $rows = [];
         foreach ($evaluation->touches as $player => $tally) {
-            $load = SessionLoad::of($tally, $strong->get((int) $player) ?? StrongFoot::Both);
+            $load = SessionLoad::of($tally, $strong->get($player) ?? StrongFoot::Both);
             $rows[] = $ids + [
-                'player_id' => (int) $player,
+                'player_id' => $player,
                 'method' => SessionLoad::METHOD,
                 'touches' => $load->touches,
                 'footed_touches' => $load->footedTouches,
                 'weaker_touches' => $load->weakerTouches,
                 'strikes' => $load->strikes,
                 'headers' => $load->headers,
-                'keeper_turns' => $duties['keeper'][$player] ?? 0,
-                'server_turns' => $duties['server'][$player] ?? 0,
+                'keeper_turns' => $duties[DutyKind::Keeper->value][$player] ?? 0,
+                'server_turns' => $duties[DutyKind::Server->value][$player] ?? 0,
             ];
         }
 
@@ -139,7 +142,7 @@ final class CloseRun
         foreach ($evaluation->blocks as $block) {
             foreach ($block->groups as $number => $group) {
                 foreach ($group->meeting() as $player) {
-                    $rows[] = $ids + ['block_key' => $block->blockId, 'group_number' => $number, 'player_id' => (int) $player];
+                    $rows[] = $ids + ['block_key' => $block->blockId, 'group_number' => $number, 'player_id' => $player];
                 }
             }
         }

@@ -123,7 +123,7 @@ final class EvaluationJson
                 ],
                 $block->groups,
             ),
-            'duties' => array_map(fn (Duty $duty): array => ['playerId' => (int) $duty->playerId, 'kind' => $duty->kind], $block->duties),
+            'duties' => array_map(fn (Duty $duty): array => ['playerId' => $duty->playerId, 'kind' => $duty->kind->value], $block->duties),
             'players' => $withPlayers ? self::players($block->touches, $block->times) : [],
             'kit' => $block->kit === null
                 ? null
@@ -155,7 +155,7 @@ final class EvaluationJson
      */
     private static function ids(array $players): array
     {
-        return array_map(fn (PlanPlayer $player): int => (int) $player->id, $players);
+        return array_map(fn (PlanPlayer $player): int => $player->id, $players);
     }
 
     /**
@@ -175,7 +175,7 @@ final class EvaluationJson
             ];
             $time = $times[$player] ?? new PlayerTime;
             $shares[] = [
-                'playerId' => (int) $player,
+                'playerId' => $player,
                 'ballSeconds' => (int) round($time->ballSeconds),
                 'servingSeconds' => (int) round($time->servingSeconds),
                 'waitingSeconds' => (int) round($time->waitingSeconds),

@@ -121,7 +121,7 @@ final readonly class Situation
         }
 
         return new PlanPlayer(
-            (string) $entry->whole('id', 1, PHP_INT_MAX),
+            $entry->whole('id', 1, PHP_INT_MAX),
             $entry->choice('strongFoot', StrongFoot::class),
             $tries,
             $entry->choice('may', Availability::class, Availability::Everything),
@@ -170,22 +170,19 @@ final readonly class Situation
         foreach ($past->entries('sessions') as $i => $session) {
             foreach ($session->list('groups') as $group) {
                 $groups[$i + 1][] = array_map(
-                    fn (mixed $id): string => is_int($id) ? (string) $id : throw $session->refusal(
-                        'groups',
-                        'A group lists the numbers of players.',
-                    ),
+                    fn (mixed $id): int => is_int($id) ? $id : throw $session->refusal('groups', 'A group lists the numbers of players.'),
                     is_array($group) ? array_values($group) : [],
                 );
             }
         }
         [$keepers, $servers, $headers, $loads] = [[], [], [], []];
         foreach ($past->entries('duties') as $one) {
-            $player = (string) $one->whole('player', 1, PHP_INT_MAX);
+            $player = $one->whole('player', 1, PHP_INT_MAX);
             $keepers[$player] = $one->whole('keeper', 0, 999, 0);
             $servers[$player] = $one->whole('server', 0, 999, 0);
         }
         foreach ($past->entries('loads') as $one) {
-            $player = (string) $one->whole('player', 1, PHP_INT_MAX);
+            $player = $one->whole('player', 1, PHP_INT_MAX);
             $days = $one->whole('daysAgo', 0, 400);
             $headers[$player][] = ['daysAgo' => $days, 'headers' => $one->number('headers', 0.0, 10_000.0, 0.0)];
             $loads[$player][] = [

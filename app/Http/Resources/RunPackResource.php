@@ -98,13 +98,13 @@ final class RunPackResource
         }
         $asks = [];
         foreach ($segment->working as $playerId) {
-            $strong = $players[(int) $playerId]->strong_foot->foot();
+            $strong = $players[$playerId]->strong_foot->foot();
             $side = match ($segment->side) {
                 'strong' => Side::ofFoot($strong)->value,
                 'weaker' => Side::ofFoot($strong->other())->value,
                 default => $segment->side,
             };
-            $asks[] = ['playerId' => (int) $playerId, 'lineKey' => $keys[$side ?? 'both']];
+            $asks[] = ['playerId' => $playerId, 'lineKey' => $keys[$side ?? 'both']];
         }
 
         return $asks;

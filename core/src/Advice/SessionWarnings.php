@@ -20,7 +20,7 @@ final class SessionWarnings
     private const WEAKER_STRIKES = 30.0;
 
     /**
-     * @param  array<string, Tally>  $touches  player id → touches of the session
+     * @param  array<int, Tally>  $touches  player id → touches of the session
      * @return list<Warning>
      */
     public static function of(array $touches, PlanContext $context): array
@@ -36,7 +36,7 @@ final class SessionWarnings
     }
 
     /**
-     * @param  array<string, Tally>  $touches
+     * @param  array<int, Tally>  $touches
      * @param  'touches'|'strikes'  $what
      * @param  callable(Tally): float  $amount
      * @return list<Warning>
@@ -70,7 +70,7 @@ final class SessionWarnings
     }
 
     /**
-     * @param  array<string, Tally>  $touches
+     * @param  array<int, Tally>  $touches
      * @return list<Warning>
      */
     private static function weakerStrikes(array $touches, PlanContext $context): array

@@ -63,7 +63,7 @@ final class BlockEvaluator
     private function minutes(Block $block): BlockEvaluation
     {
         $seconds = $block->minutes * 60.0;
-        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
+        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $this->context->players);
 
         return new BlockEvaluation(
             blockId: $block->id,
@@ -242,7 +242,7 @@ final class BlockEvaluator
      *
      * @param  array<array-key, Pace>  $paces
      * @param  non-empty-list<PlanPlayer>  $players
-     * @return array<string, Tally>
+     * @return array<int, Tally>
      */
     private function touches(Drill $drill, Dose $dose, array $paces, array $players): array
     {

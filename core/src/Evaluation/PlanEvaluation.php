@@ -18,8 +18,8 @@ final readonly class PlanEvaluation
 {
     /**
      * @param  list<BlockEvaluation>  $blocks
-     * @param  array<string, Tally>  $touches  player id → touches of the session
-     * @param  array<string, PlayerTime>  $times  player id → ball time, serving and waiting
+     * @param  array<int, Tally>  $touches  player id → touches of the session
+     * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  KitList  $kit  what is on the ground at once, at most
      * @param  list<Cut>  $cuts  what could go, where the session is over its slot
      * @param  list<Warning>  $warnings  of the session as a whole

@@ -44,7 +44,7 @@ final class PlanEvaluator
         $evaluations = self::blocks($rounds, $context, $draw, $laid);
         $judged = DurationEstimate::fixed(0.0);
         $work = DurationEstimate::fixed(0.0);
-        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $context->players);
+        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
         $times = array_fill_keys($ids, new PlayerTime);
         $dry = 0.0;
         $warned = [];
@@ -85,9 +85,9 @@ final class PlanEvaluator
     /**
      * Each player's touches of all blocks. Players who work alike share their tallies block by block, and so their sum.
      *
-     * @param  non-empty-list<string>  $players
+     * @param  non-empty-list<int>  $players
      * @param  list<BlockEvaluation>  $evaluations
-     * @return array<string, Tally>
+     * @return array<int, Tally>
      */
     private static function touches(array $players, array $evaluations): array
     {

@@ -109,7 +109,7 @@ final class RoundOfStations
      * Of all groups' visits to a station the one that takes longest, with everybody's touches and times.
      *
      * @param  non-empty-list<BlockEvaluation>  $visits
-     * @return array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string, PlayerTime>}
+     * @return array{evaluation: BlockEvaluation, touches: array<int, Tally>, times: array<int, PlayerTime>}
      */
     private static function slowest(array $visits): array
     {
@@ -139,7 +139,7 @@ final class RoundOfStations
 
     /**
      * @param  non-empty-list<Block>  $blocks
-     * @param  non-empty-list<array{evaluation: BlockEvaluation, touches: array<string, Tally>, times: array<string,
+     * @param  non-empty-list<array{evaluation: BlockEvaluation, touches: array<int, Tally>, times: array<int,
      *     PlayerTime>}>  $atStations
      * @param  non-empty-list<non-empty-list<PlanPlayer>>  $groups
      */
@@ -213,7 +213,7 @@ final class RoundOfStations
      */
     private function turn(BlockEvaluation $own, array $parts, int $i): array
     {
-        $everybody = array_map(static fn (PlanPlayer $player): string => $player->id, $this->context->players);
+        $everybody = array_map(static fn (PlanPlayer $player): int => $player->id, $this->context->players);
         $work = array_values(array_filter($own->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
         $segments = $i === 0
             ? []

@@ -30,7 +30,7 @@ final class GroupDraw
     /** @var array<string, list<Duty>> */
     private array $duties = [];
 
-    /** @var array<array-key, int> */
+    /** @var array<int, int> */
     private array $keeperTurns;
 
     /** @param  int<0, max>  $helpers  grown-ups beside the coach */
@@ -104,7 +104,7 @@ final class GroupDraw
     {
         $able = array_values(array_filter($players, static fn (PlanPlayer $player): bool => $player->today !== Availability::ServesOnly));
         $keepers = Duties::next(
-            array_map(static fn (PlanPlayer $player): string => $player->id, $able),
+            array_map(static fn (PlanPlayer $player): int => $player->id, $able),
             $this->keeperTurns,
             $drill->organisation->keepers * $stationing->inUse(),
         );
@@ -114,9 +114,9 @@ final class GroupDraw
         $servers = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $stationing->groups));
 
         return [
-            ...array_map(static fn (string $keeper): Duty => new Duty($keeper, 'keeper'), $keepers),
-            ...array_map(static fn (PlanPlayer $server): Duty => new Duty($server->id, 'server'), $servers),
-            ...array_map(static fn (PlanPlayer $one): Duty => new Duty($one->id, 'counts'), $stationing->standing),
+            ...array_map(static fn (int $keeper): Duty => new Duty($keeper, DutyKind::Keeper), $keepers),
+            ...array_map(static fn (PlanPlayer $server): Duty => new Duty($server->id, DutyKind::Server), $servers),
+            ...array_map(static fn (PlanPlayer $one): Duty => new Duty($one->id, DutyKind::Counts), $stationing->standing),
         ];
     }
 }

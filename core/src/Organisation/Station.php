@@ -23,11 +23,11 @@ final readonly class Station
     /**
      * Those who are with each other here, as the season remembers it; empty for one alone, and for groups that mix anyway.
      *
-     * @return list<string> ids of two to four players
+     * @return list<int> ids of two to four players
      */
     public function meeting(): array
     {
-        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, [...$this->workers, ...$this->servers]);
+        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, [...$this->workers, ...$this->servers]);
 
         return count($ids) > 1 && count($ids) <= self::LARGEST_MEETING ? $ids : [];
     }

@@ -223,15 +223,15 @@ final readonly class Stationing
 
     /**
      * @param  list<PlanPlayer>  $players
-     * @return list<string>
+     * @return list<int>
      */
     private static function ids(array $players): array
     {
-        return array_map(static fn (PlanPlayer $player): string => $player->id, $players);
+        return array_map(static fn (PlanPlayer $player): int => $player->id, $players);
     }
 
     /**
-     * @param  list<list<string>>  $groups
+     * @param  list<list<int>>  $groups
      * @param  list<PlanPlayer>  $players
      * @return list<non-empty-list<PlanPlayer>>
      */
@@ -243,7 +243,7 @@ final readonly class Stationing
         }
         $named = [];
         foreach ($groups as $group) {
-            $some = array_map(static fn (string $id): PlanPlayer => $byId[$id], $group);
+            $some = array_map(static fn (int $id): PlanPlayer => $byId[$id], $group);
             if ($some !== []) {
                 $named[] = $some;
             }

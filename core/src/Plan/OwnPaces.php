@@ -44,7 +44,7 @@ final readonly class OwnPaces
             $withSeconds += $clocked === null ? 0 : 1;
         }
         if ($withTries === 0 && $withSeconds === 0) {
-            return new self(array_fill_keys(array_map(static fn (PlanPlayer $player): string => $player->id, $players), $pace), 0, 0, 0);
+            return new self(array_fill_keys(array_map(static fn (PlanPlayer $player): int => $player->id, $players), $pace), 0, 0, 0);
         }
         // Numbers are taken at a steady tempo: learning is as much slower, a match as much faster, as for the drill itself.
         $tempo = $pace->secondsPerRep / $drill->secondsPerRep;

@@ -15,7 +15,7 @@ final readonly class PlanPlayer
      *     that was measured
      */
     public function __construct(
-        public string $id,
+        public int $id,
         public StrongFoot $strongFoot,
         public array $triesByDrill = [],
         public Availability $today = Availability::Everything,

@@ -10,11 +10,11 @@ use FleetSparrow\Core\Rotation\Meetings;
 final readonly class SeasonPast
 {
     /**
-     * @param  array<int, list<list<string>>>  $groups  sessions ago → groups that were together
-     * @param  array<array-key, int>  $keeperTurns  player → times in goal this season
-     * @param  array<array-key, int>  $serverTurns  player → times serving only this season
-     * @param  array<array-key, list<array{daysAgo: int, headers: float}>>  $headers  player → sessions with headers, as planned and run
-     * @param  array<array-key, list<array{daysAgo: int, touches: float, strikes: float}>>  $loads  player → sessions of the last 35 days
+     * @param  array<int, list<list<int>>>  $groups  sessions ago → groups that were together
+     * @param  array<int, int>  $keeperTurns  player → times in goal this season
+     * @param  array<int, int>  $serverTurns  player → times serving only this season
+     * @param  array<int, list<array{daysAgo: int, headers: float}>>  $headers  player → sessions with headers, as planned and run
+     * @param  array<int, list<array{daysAgo: int, touches: float, strikes: float}>>  $loads  player → sessions of the last 35 days
      */
     public function __construct(
         public array $groups = [],

@@ -8,9 +8,9 @@ namespace FleetSparrow\Core\Rotation;
 final class Duties
 {
     /**
-     * @param  list<string>  $players  in list order
-     * @param  array<array-key, int>  $done  player → times this season
-     * @return list<string> as many as are needed, or all of them
+     * @param  list<int>  $players  in list order
+     * @param  array<int, int>  $done  player → times this season
+     * @return list<int> as many as are needed, or all of them
      */
     public static function next(array $players, array $done, int $needed): array
     {
@@ -20,6 +20,6 @@ final class Duties
         $order = array_keys($players);
         usort($order, static fn (int $a, int $b): int => [$done[$players[$a]] ?? 0, $a] <=> [$done[$players[$b]] ?? 0, $b]);
 
-        return array_map(static fn (int $i): string => $players[$i], array_slice($order, 0, $needed));
+        return array_map(static fn (int $i): int => $players[$i], array_slice($order, 0, $needed));
     }
 }

@@ -12,14 +12,14 @@ final class Meetings
 {
     private const HALF_LIFE_SESSIONS = 6.0;
 
-    /** @var array<string, array<string, float>> */
+    /** @var array<int, array<int, float>> */
     private array $pairs = [];
 
-    /** @var array<string, float> */
+    /** @var array<int, float> */
     private array $threes = [];
 
     /**
-     * @var array{list<string>, array<array-key, int>, array<int, array<int, float>>}|null players last asked for, their places, and their
+     * @var array{list<int>, array<int, int>, array<int, array<int, float>>}|null players last asked for, their places, and their
      *     weights, kept up with what is added
      */
     private ?array $asked = null;
@@ -28,7 +28,7 @@ final class Meetings
     {
     }
 
-    /** @param  array<int, list<list<string>>>  $bySession  sessions ago (1 for the last one) → groups that were together */
+    /** @param  array<int, list<list<int>>>  $bySession  sessions ago (1 for the last one) → groups that were together */
     public static function of(array $bySession = []): self
     {
         $meetings = new self;
@@ -47,7 +47,7 @@ final class Meetings
         return $this->pairs === [];
     }
 
-    /** @param  list<string>  $group */
+    /** @param  list<int>  $group */
     public function add(array $group, int $sessionsAgo): void
     {
         $weight = 2.0 ** (-$sessionsAgo / self::HALF_LIFE_SESSIONS);
@@ -65,7 +65,7 @@ final class Meetings
     }
 
     /** Σ 2^(−age ÷ 6) over the meetings of two; 0 when they have not met. */
-    public function weight(string $one, string $other): float
+    public function weight(int $one, int $other): float
     {
         return $this->pairs[$one][$other] ?? 0.0;
     }
@@ -73,7 +73,7 @@ final class Meetings
     /**
      * The weights of everybody with everybody; infinite with oneself.
      *
-     * @param  list<string>  $players
+     * @param  list<int>  $players
      * @return array<int, array<int, float>> by their places in the list
      */
     public function weights(array $players): array
@@ -91,7 +91,7 @@ final class Meetings
         return $weights;
     }
 
-    private function keepUp(string $one, string $other): void
+    private function keepUp(int $one, int $other): void
     {
         [$i, $j] = [$this->asked[1][$one] ?? null, $this->asked[1][$other] ?? null];
         if ($this->asked !== null && $i !== null && $j !== null) {
@@ -100,12 +100,12 @@ final class Meetings
     }
 
     /** Σ 2^(−age ÷ 6) over the threes somebody was in. */
-    public function threeWeight(string $one): float
+    public function threeWeight(int $one): float
     {
         return $this->threes[$one] ?? 0.0;
     }
 
-    /** @param  list<string>  $group */
+    /** @param  list<int>  $group */
     public function cost(array $group): float
     {
         $cost = 0.0;

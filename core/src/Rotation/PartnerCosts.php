@@ -15,7 +15,7 @@ final readonly class PartnerCosts
     {
     }
 
-    /** @param  list<string>  $players */
+    /** @param  list<int>  $players */
     public static function of(array $players, Meetings $meetings): self
     {
         return new self($meetings->weights($players), array_map($meetings->threeWeight(...), $players));

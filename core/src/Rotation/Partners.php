@@ -29,8 +29,8 @@ final readonly class Partners
     }
 
     /**
-     * @param  list<string>  $players  in list order, which decides between equals
-     * @return list<list<string>> groups of two, and one of three where the number is odd; a single player is alone
+     * @param  list<int>  $players  in list order, which decides between equals
+     * @return list<list<int>> groups of two, and one of three where the number is odd; a single player is alone
      */
     public static function of(array $players, Meetings $meetings): array
     {
@@ -52,7 +52,7 @@ final readonly class Partners
         // No player is in two groups, so the first of each decides.
         usort($groups, static fn (array $a, array $b): int => ($a[0] ?? 0) <=> ($b[0] ?? 0));
 
-        return array_map(static fn (array $group): array => array_map(static fn (int $i): string => $players[$i], $group), $groups);
+        return array_map(static fn (array $group): array => array_map(static fn (int $i): int => $players[$i], $group), $groups);
     }
 
     /** @return list<list<int>>|null the first round of the Berger tables in which nobody meets again; null where there is none */

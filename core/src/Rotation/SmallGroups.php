@@ -8,9 +8,9 @@ namespace FleetSparrow\Core\Rotation;
 final class SmallGroups
 {
     /**
-     * @param  list<string>  $players
+     * @param  list<int>  $players
      * @param  int<1, max>  $size  the largest group; the players are shared out evenly over as few groups as hold them
-     * @return list<list<string>>
+     * @return list<list<int>>
      */
     public static function of(array $players, int $size, Meetings $meetings): array
     {
@@ -34,7 +34,7 @@ final class SmallGroups
                     continue;
                 }
                 $cost = [
-                    array_sum(array_map(static fn (string $other): float => $meetings->weight($player, $other), $group)),
+                    array_sum(array_map(static fn (int $other): float => $meetings->weight($player, $other), $group)),
                     count($group),
                 ];
                 if ($best === null || $cost < $best[0]) {
@@ -50,9 +50,9 @@ final class SmallGroups
     /**
      * Where nobody has met, list order decides alone.
      *
-     * @param  list<string>  $players
+     * @param  list<int>  $players
      * @param  list<int>  $sizes
-     * @return list<list<string>>
+     * @return list<list<int>>
      */
     private static function inOrder(array $players, array $sizes): array
     {
@@ -67,8 +67,8 @@ final class SmallGroups
     }
 
     /**
-     * @param  list<list<string>>  $groups
-     * @return list<list<string>>
+     * @param  list<list<int>>  $groups
+     * @return list<list<int>>
      */
     private static function swapped(array $groups, Meetings $meetings): array
     {
@@ -79,7 +79,7 @@ final class SmallGroups
             $weights[$i][$i] = 0.0;
         }
         $groups = array_map(
-            static fn (array $group): array => array_map(static fn (string $player): int => $places[$player], $group),
+            static fn (array $group): array => array_map(static fn (int $player): int => $places[$player], $group),
             $groups,
         );
         // What everybody has met of every group; changing two places moves it by what the two were met.
@@ -106,7 +106,7 @@ final class SmallGroups
         } while ($isBetter);
 
         return array_map(
-            static fn (array $group): array => array_values(array_map(static fn (int $place): string => $players[$place], $group)),
+            static fn (array $group): array => array_values(array_map(static fn (int $place): int => $players[$place], $group)),
             $groups,
         );
     }

@@ -23,8 +23,8 @@ final readonly class BlockEvaluation
      * @param  DurationEstimate  $judged  set-up, explaining, change-overs, writing down, and what is not a drill
      * @param  DurationEstimate  $work  the doses of all turns
      * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
-     * @param  array<string, Tally>  $touches  player id → touches
-     * @param  array<string, PlayerTime>  $times  player id → ball time, serving and waiting
+     * @param  array<int, Tally>  $touches  player id → touches
+     * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  list<Segment>  $segments
      * @param  list<string>  $how  how each figure came about, a sentence each
      * @param  list<Warning>  $warnings
@@ -64,7 +64,7 @@ final readonly class BlockEvaluation
 
     /**
      * @param  array<string, float>|null  $partSeconds
-     * @param  array<string, PlayerTime>|null  $times
+     * @param  array<int, PlayerTime>|null  $times
      * @param  list<Segment>|null  $segments
      * @param  list<string>|null  $how
      * @param  list<Warning>|null  $warnings

@@ -71,7 +71,7 @@ final class BlockSegments
      */
     private function turn(int $turn, array $working, float $turnSeconds): array
     {
-        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $working);
+        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $working);
         $perSide = $this->dose->sets();
         $sides = self::sideNames($this->dose);
         $sets = count($sides) * $perSide;
@@ -115,7 +115,7 @@ final class BlockSegments
      */
     private function rounds(CircuitDose $dose, int $turn, array $working): array
     {
-        $ids = array_map(static fn (PlanPlayer $player): string => $player->id, $working);
+        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $working);
         $segments = [];
         for ($round = 1; $round <= $dose->sets(); $round++) {
             foreach ($dose->items as $i => $item) {
@@ -214,7 +214,7 @@ final class BlockSegments
     }
 
     /**
-     * @param  list<string>  $working
+     * @param  list<int>  $working
      * @param  array{float, float}  $touches
      */
     private function segment(

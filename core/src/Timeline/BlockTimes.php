@@ -21,7 +21,7 @@ final class BlockTimes
      * @param  list<float>  $turnMeans  seconds of each, rests included
      * @param  array<array-key, PassingQueue>  $queues  player → the line they stand in, for those who do
      * @param  list<PlanPlayer>  $players
-     * @return array<string, PlayerTime>
+     * @return array<int, PlayerTime>
      */
     public static function of(
         Drill $drill,
@@ -36,7 +36,7 @@ final class BlockTimes
         $rest = self::restSeconds($dose);
         $idle = self::idleShares($drill, $stationing);
         $ball = $serving = $waiting = $longest = $stretch = array_fill_keys(
-            array_map(static fn (PlanPlayer $player): string => $player->id, $players),
+            array_map(static fn (PlanPlayer $player): int => $player->id, $players),
             0.0,
         );
         foreach ($turns as $i => $turn) {
@@ -85,7 +85,7 @@ final class BlockTimes
     /**
      * In a hunt those beyond the number of servers wait for one to be free: movers − servers at any time.
      *
-     * @return array<string, float> player → share of the time
+     * @return array<int, float> player → share of the time
      */
     private static function idleShares(Drill $drill, Stationing $stationing): array
     {

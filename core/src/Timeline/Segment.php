@@ -16,7 +16,7 @@ final readonly class Segment
      * @param  string|null  $side  R, L, alternating, both, strong or weaker, for work
      * @param  int|null  $set  1, 2 … within the side
      * @param  int|null  $turn  1, 2 … within the block
-     * @param  list<string>  $working  ids of the players at work
+     * @param  list<int>  $working  ids of the players at work
      * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
      * @param  float|null  $plainSeconds  of set-up, explaining and changing over: what it takes before the coach's own times are known
      * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches

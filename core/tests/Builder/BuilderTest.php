@@ -518,7 +518,7 @@ final class BuilderTest extends TestCase
     {
         return PlanContext::of(
             array_map(
-                fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $i % 3 === 0 ? StrongFoot::Left : StrongFoot::Right),
+                fn (int $i): PlanPlayer => new PlanPlayer($i, $i % 3 === 0 ? StrongFoot::Left : StrongFoot::Right),
                 range(1, $change['players'] ?? 12),
             ),
             [],

@@ -88,7 +88,7 @@ final class CountedFinishTest extends TestCase
     public function test_a_block_played_out_ends_when_it_is_said_to(int $players, int $stations, int $good, float $chance): void
     {
         $drill = DrillFactory::fromFields(['secondsPerRep' => 4.0, 'goodChance' => $chance, 'fetchSeconds' => 6.0] + Drills::fields());
-        $people = array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $players));
+        $people = array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, $players));
         $block = PlanEvaluator::evaluate(
             [Block::ofDrill('a', $drill, QuotaDose::of($good, 20.0, DoseSides::Each), Tempo::Steady, $stations)],
             PlanContext::of($people, [], new ClockRules),

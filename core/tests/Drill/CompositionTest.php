@@ -29,7 +29,7 @@ final class CompositionTest extends TestCase
 
         // 10 pairs of taps at 0.9 s, half a minute, 10 pairs at 0.8 s, half a minute, 10 at 1.6 s, half a minute.
         self::assertEqualsWithDelta(9 + 30 + 8 + 30 + 16 + 30, $plan->blocks[0]->partSeconds['work'], 1e-9);
-        $touches = $plan->touches['a'];
+        $touches = $plan->touches[1];
         // Twenty contacts a move, ten with each foot; 30 s of free dribbling at a pair a second, foot unknown.
         self::assertEqualsWithDelta(
             [30.0, 30.0, 180.0],
@@ -129,7 +129,7 @@ final class CompositionTest extends TestCase
     {
         return PlanEvaluator::evaluate(
             [Block::ofDrill('b', $drill, $drill->doseFrom($dose), Tempo::Steady, null)],
-            PlanContext::of([new PlanPlayer('a', StrongFoot::Right)], [], new ClockRules),
+            PlanContext::of([new PlanPlayer(1, StrongFoot::Right)], [], new ClockRules),
         );
     }
 

@@ -266,7 +266,7 @@ final class SessionsFromTheBookTest extends TestCase
         return PlanEvaluator::evaluate(
             $built,
             PlanContext::of(
-                array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $feet[$i % 3]), range(1, $players)),
+                array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, $feet[$i % 3]), range(1, $players)),
                 [],
                 new ClockRules,
             ),

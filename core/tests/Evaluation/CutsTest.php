@@ -77,7 +77,7 @@ final class CutsTest extends TestCase
             self::assertEqualsWithDelta($cut->freedSeconds, $plan->total->meanSeconds - $then->total->meanSeconds, 1e-6, $cut->words);
             self::assertEqualsWithDelta(
                 $cut->touchesLost,
-                $plan->touches['p1']->contacts() - $then->touches['p1']->contacts(),
+                $plan->touches[1]->contacts() - $then->touches[1]->contacts(),
                 1e-6,
                 $cut->words,
             );
@@ -161,7 +161,7 @@ final class CutsTest extends TestCase
     {
         return PlanEvaluator::evaluate(
             $blocks,
-            PlanContext::of([new PlanPlayer('p1', StrongFoot::Right)], [], new ClockRules, heading: $heading),
+            PlanContext::of([new PlanPlayer(1, StrongFoot::Right)], [], new ClockRules, heading: $heading),
             $slotSeconds,
         );
     }

@@ -137,7 +137,7 @@ final class BookInPlanTest extends TestCase
             ),
             PlanContext::of(
                 array_map(
-                    fn (int $i): PlanPlayer => new PlanPlayer((string) $i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]),
+                    fn (int $i): PlanPlayer => new PlanPlayer($i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]),
                     range(1, $players),
                 ),
                 [],

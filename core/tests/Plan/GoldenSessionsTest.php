@@ -36,7 +36,7 @@ final class GoldenSessionsTest extends TestCase
     public function test_agrees_with_what_was_worked_out_apart(array $case): void
     {
         $feet = [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both];
-        $players = array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, $feet[$i % 3]), range(1, $case['players']));
+        $players = array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, $feet[$i % 3]), range(1, $case['players']));
         $evaluation = PlanEvaluator::evaluate(
             array_map(self::block(...), $case['blocks'], array_keys($case['blocks'])),
             PlanContext::of($players, [], new ClockRules, helpers: $case['helpers']),

@@ -12,6 +12,7 @@ use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Organisation\Stationing;
 use FleetSparrow\Core\Plan\Availability;
@@ -85,12 +86,12 @@ final class OrganisationTest extends TestCase
                 $turns = Stationing::of(self::players($players), $drill, $stations, $helpers, Meetings::of())->turns();
                 $worked = [];
                 foreach ($turns as $turn) {
-                    $working = array_map(fn (PlanPlayer $player): string => $player->id, $turn->working);
-                    $serving = array_map(fn (PlanPlayer $player): string => $player->id, $turn->serving);
+                    $working = array_map(fn (PlanPlayer $player): int => $player->id, $turn->working);
+                    $serving = array_map(fn (PlanPlayer $player): int => $player->id, $turn->serving);
                     self::assertSame([], array_intersect($working, $serving));
                     $worked = [...$worked, ...$working];
                 }
-                self::assertEqualsCanonicalizing(array_map(strval(...), range(1, $players)), $worked);
+                self::assertEqualsCanonicalizing(range(1, $players), $worked);
             });
     }
 
@@ -131,11 +132,11 @@ final class OrganisationTest extends TestCase
 
     public function test_pairs_change_from_block_to_block_and_follow_the_season(): void
     {
-        $past = new SeasonPast([1 => [['1', '2'], ['3', '4']]]);
+        $past = new SeasonPast([1 => [[1, 2], [3, 4]]]);
         $plan = self::evaluate([self::block(self::PAIR, 'a'), self::block(self::PAIR, 'b')], 4, past: $past);
         $pairs = array_map(
             fn (BlockEvaluation $block): array => array_map(
-                fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): string => $one->id, $group->workers)),
+                fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): int => $one->id, $group->workers)),
                 $block->groups,
             ),
             $plan->blocks,
@@ -147,17 +148,17 @@ final class OrganisationTest extends TestCase
     public function test_who_only_serves_serves_and_does_not_work(): void
     {
         $players = self::players(7);
-        $players[0] = new PlanPlayer('1', StrongFoot::Right, today: Availability::ServesOnly);
+        $players[0] = new PlanPlayer(1, StrongFoot::Right, today: Availability::ServesOnly);
         $block = self::evaluateFor([self::block(self::PAIR)], $players)->blocks[0];
 
         // Six workers make three pairs; the seventh serves one of them.
         self::assertSame([2, 3], [$block->turns, $block->stations]);
-        self::assertSame(0.0, $block->touches['1']->contacts());
-        self::assertSame(0.0, $block->times['1']->ballSeconds);
-        self::assertGreaterThan(0.0, $block->times['1']->servingSeconds);
-        self::assertEquals([new Duty('1', 'server')], $block->duties);
+        self::assertSame(0.0, $block->touches[1]->contacts());
+        self::assertSame(0.0, $block->times[1]->ballSeconds);
+        self::assertGreaterThan(0.0, $block->times[1]->servingSeconds);
+        self::assertEquals([new Duty(1, DutyKind::Server)], $block->duties);
         $worked = array_unique(array_merge(...array_map(fn (Segment $segment): array => $segment->working, $block->segments)));
-        self::assertEqualsCanonicalizing(['2', '3', '4', '5', '6', '7'], $worked);
+        self::assertEqualsCanonicalizing([2, 3, 4, 5, 6, 7], $worked);
     }
 
     public function test_who_may_not_strike_or_head_does_not(): void
@@ -173,7 +174,7 @@ final class OrganisationTest extends TestCase
         self::assertFalse(Availability::ServesOnly->mayWorkIn(Drills::soleTaps()));
         $nobody = self::evaluateFor(
             [Block::ofDrill('a', $shot, $shot->doseFrom(null), Tempo::Steady, null)],
-            [new PlanPlayer('1', StrongFoot::Right, today: Availability::NoStriking)],
+            [new PlanPlayer(1, StrongFoot::Right, today: Availability::NoStriking)],
         )->blocks[0];
         self::assertSame('Nobody who is here may work in this today.', $nobody->warnings[0]->sentence);
         self::assertSame(0.0, $nobody->partSeconds['work']);
@@ -240,10 +241,10 @@ final class OrganisationTest extends TestCase
         )->blocks[0];
 
         // 84 s, 14 players, one ball, 3 s: two turns of two touches each; two balls double it.
-        self::assertEqualsWithDelta(4.0, $block(14, 1)->touches['1']->contacts(), 1e-9);
-        self::assertEqualsWithDelta(8.0, $block(14, 2)->touches['1']->contacts(), 1e-9);
-        self::assertEqualsWithDelta(6.0, $block(14, 1)->times['1']->ballSeconds, 1e-9);
-        self::assertEqualsWithDelta(42.0, $block(14, 1)->times['1']->longestWaitSeconds, 1e-9);
+        self::assertEqualsWithDelta(4.0, $block(14, 1)->touches[1]->contacts(), 1e-9);
+        self::assertEqualsWithDelta(8.0, $block(14, 2)->touches[1]->contacts(), 1e-9);
+        self::assertEqualsWithDelta(6.0, $block(14, 1)->times[1]->ballSeconds, 1e-9);
+        self::assertEqualsWithDelta(42.0, $block(14, 1)->times[1]->longestWaitSeconds, 1e-9);
         self::assertContains(
             '14 in the pattern, 1 ball, 3.0 s from a pass to the next: each has 1.4 turns a minute, one every 42 s on average.',
             $block(14, 1)->how,
@@ -272,7 +273,7 @@ final class OrganisationTest extends TestCase
         )->blocks[0]->times;
 
         // Four movers, three servers: one in four waits at any time.
-        self::assertSame([45.0, 15.0], [$times['1']->ballSeconds, $times['1']->waitingSeconds]);
+        self::assertSame([45.0, 15.0], [$times[1]->ballSeconds, $times[1]->waitingSeconds]);
     }
 
     public function test_a_coach_who_serves_is_at_one_station(): void
@@ -296,13 +297,13 @@ final class OrganisationTest extends TestCase
         $plan = self::evaluate(
             [self::block($game, 'a'), self::block($game, 'b')],
             6,
-            past: new SeasonPast(keeperTurns: ['1' => 2, '2' => 1]),
+            past: new SeasonPast(keeperTurns: [1 => 2, 2 => 1]),
         );
 
         self::assertSame(
-            [['3', '4'], ['5', '6']],
+            [[3, 4], [5, 6]],
             array_map(
-                fn (BlockEvaluation $block): array => array_map(fn (Duty $duty): string => $duty->playerId, $block->duties),
+                fn (BlockEvaluation $block): array => array_map(fn (Duty $duty): int => $duty->playerId, $block->duties),
                 $plan->blocks,
             ),
         );
@@ -340,7 +341,7 @@ final class OrganisationTest extends TestCase
             );
             self::assertCount(1, array_filter($block->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
         }
-        self::assertSame([15.0, 0.0], [$plan->blocks[0]->times['1']->waitingSeconds, $plan->blocks[1]->times['1']->waitingSeconds]);
+        self::assertSame([15.0, 0.0], [$plan->blocks[0]->times[1]->waitingSeconds, $plan->blocks[1]->times[1]->waitingSeconds]);
         // Apart, the same blocks take one turn each but are laid out one after the other.
         self::assertSame(12, array_sum(self::evaluate([$at('a', 30, null)], 3)->kit->markersByColour));
         $short = self::evaluateFor([$at('a', 30, 'corners'), $at('b', 45, 'corners')], self::players(4), new KitOwned(markers: 15));
@@ -402,6 +403,6 @@ final class OrganisationTest extends TestCase
     /** @return list<PlanPlayer> */
     private static function players(int $count): array
     {
-        return array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $count));
+        return array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, $count));
     }
 }

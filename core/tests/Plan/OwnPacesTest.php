@@ -27,22 +27,22 @@ final class OwnPacesTest extends TestCase
     public function test_without_numbers_it_is_the_drill_for_everybody(): void
     {
         $drill = self::drill();
-        $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player('1'), self::player('2')]);
+        $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player(1), self::player(2)]);
 
-        self::assertEquals(['1' => $drill->pace(Tempo::Steady), '2' => $drill->pace(Tempo::Steady)], $own->byPlayer);
+        self::assertEquals([1 => $drill->pace(Tempo::Steady), 2 => $drill->pace(Tempo::Steady)], $own->byPlayer);
         self::assertSame([0, 0, 0], [$own->withTries, $own->withSeconds, $own->days]);
     }
 
     public function test_a_player_is_pulled_to_the_others_and_they_to_the_drill(): void
     {
         $drill = self::drill();
-        $players = [self::player('1', seconds: 2.0, days: 3), self::player('2', seconds: 1.4, days: 6), self::player('3')];
+        $players = [self::player(1, seconds: 2.0, days: 3), self::player(2, seconds: 1.4, days: 6), self::player(3)];
         $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), $players);
 
         // The others of 1 are 2: (6 · 1.4 + 3 · 1) ÷ 9 = 1.2667, and with 1's own three days (3 · 2 + 3 · 1.2667) ÷ 6 = 1.6333.
         // The others of 2: (3 · 2 + 3) ÷ 6 = 1.5, so (6 · 1.4 + 3 · 1.5) ÷ 9 = 1.4333. Of 3: (3 · 2 + 6 · 1.4 + 3) ÷ 12 = 1.45.
         self::assertEqualsWithDelta(
-            ['1' => 1.633333, '2' => 1.433333, '3' => 1.45],
+            [1 => 1.633333, 2 => 1.433333, 3 => 1.45],
             array_map(fn (Pace $pace): float => $pace->secondsPerRep, $own->byPlayer),
             1e-6,
         );
@@ -50,7 +50,7 @@ final class OwnPacesTest extends TestCase
         // To learn is 1.6 times as slow, for them as for the drill.
         self::assertEqualsWithDelta(
             1.6 * 1.45,
-            OwnPaces::of($drill, $drill->pace(Tempo::Learn), $players)->byPlayer['3']->secondsPerRep,
+            OwnPaces::of($drill, $drill->pace(Tempo::Learn), $players)->byPlayer[3]->secondsPerRep,
             1e-6,
         );
     }
@@ -58,25 +58,25 @@ final class OwnPacesTest extends TestCase
     public function test_chances_too(): void
     {
         $drill = self::drill();
-        $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player('1', 10, 30), self::player('2', 5, 5), self::player('3')]);
+        $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player(1, 10, 30), self::player(2, 5, 5), self::player(3)]);
 
         // Others of 1: (5 + 9.5) ÷ 20 = 0.725. Of 2: (10 + 9.5) ÷ 50 = 0.39. Of 3: (15 + 9.5) ÷ 60 = 0.408333.
         self::assertEqualsWithDelta(
-            ['1' => 0.725, '2' => 0.39, '3' => 0.408333],
+            [1 => 0.725, 2 => 0.39, 3 => 0.408333],
             array_map(fn (Pace $pace): float => $pace->priorChance, $own->byPlayer),
             1e-6,
         );
         // Own tries then weigh against ten of those: 1 has (10 + 7.25) of 50.
         self::assertEqualsWithDelta(
             0.345,
-            $own->byPlayer['1']->alpha() / ($own->byPlayer['1']->alpha() + $own->byPlayer['1']->beta()),
+            $own->byPlayer[1]->alpha() / ($own->byPlayer[1]->alpha() + $own->byPlayer[1]->beta()),
             1e-9,
         );
         self::assertSame(2, $own->withTries);
         // However many miss, the chance stays one that can be reckoned with.
         self::assertSame(
             0.05,
-            OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player('1'), self::player('2', 0, 5000)])->byPlayer['1']->priorChance,
+            OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player(1), self::player(2, 0, 5000)])->byPlayer[1]->priorChance,
         );
     }
 
@@ -87,18 +87,18 @@ final class OwnPacesTest extends TestCase
             [$block],
             PlanContext::of(array_values($players), [], new ClockRules),
         )->blocks[0];
-        $quick = self::player('1', seconds: 0.5, days: 8);
-        $slow = self::player('2', seconds: 3.0, days: 8);
+        $quick = self::player(1, seconds: 0.5, days: 8);
+        $slow = self::player(2, seconds: 3.0, days: 8);
         $timed = $evaluate($block(TimedDose::of(30.0, 2, 20.0, DoseSides::Right)), $quick, $slow);
         $race = fn (PlanPlayer ...$players): float => $evaluate(
             $block(RaceDose::of(20, 1, 0.0, DoseSides::Right)),
             ...$players,
         )->work->meanSeconds;
 
-        self::assertGreaterThan(2.0 * $timed->touches['2']->contacts(), $timed->touches['1']->contacts());
+        self::assertGreaterThan(2.0 * $timed->touches[2]->contacts(), $timed->touches[1]->contacts());
         self::assertSame(60.0 + 20.0, $timed->work->meanSeconds);
         // On the ribbon stands what they touch on average.
-        $mean = ($timed->touches['1']->contacts() + $timed->touches['2']->contacts()) / 2.0;
+        $mean = ($timed->touches[1]->contacts() + $timed->touches[2]->contacts()) / 2.0;
         self::assertEqualsWithDelta(
             $mean,
             array_sum(array_map(fn ($segment): float => $segment->leftTouches + $segment->rightTouches, $timed->segments)),
@@ -118,7 +118,7 @@ final class OwnPacesTest extends TestCase
         return DrillFactory::fromFields(['secondsPerRep' => 1.0, 'goodChance' => 0.95] + Drills::fields());
     }
 
-    private static function player(string $id, int $made = 0, int $missed = 0, float $seconds = 0.0, int $days = 0): PlanPlayer
+    private static function player(int $id, int $made = 0, int $missed = 0, float $seconds = 0.0, int $days = 0): PlanPlayer
     {
         return new PlanPlayer(
             $id,

@@ -56,8 +56,8 @@ final class PlanTest extends TestCase
         self::assertSame(272.0, $evaluation->meanSeconds());
         self::assertSame([6, 1, 24], [$evaluation->stations, $evaluation->turns, $evaluation->markers]);
         // 30 s ÷ 0.9 s a pair × 2 sets, one touch of each foot in a pair.
-        self::assertEqualsWithDelta(66.667, $evaluation->touches['1']->contactsOf(FootMark::Left), 1e-3);
-        self::assertEqualsWithDelta(66.667, $evaluation->touches['1']->contactsOf(FootMark::Right), 1e-3);
+        self::assertEqualsWithDelta(66.667, $evaluation->touches[1]->contactsOf(FootMark::Left), 1e-3);
+        self::assertEqualsWithDelta(66.667, $evaluation->touches[1]->contactsOf(FootMark::Right), 1e-3);
     }
 
     public function test_writing_that_does_not_fit_into_the_rest_takes_extra_time(): void
@@ -196,12 +196,12 @@ final class PlanTest extends TestCase
         $weaker = Block::ofDrill('a', Drills::pullBack(), TimedDose::of(30.0, 1, 0.0, DoseSides::Weaker), Tempo::Steady, null);
         $touches = PlanEvaluator::evaluate(
             [$weaker],
-            PlanContext::of([new PlanPlayer('1', StrongFoot::Right), new PlanPlayer('2', StrongFoot::Left)], [], new ClockRules),
+            PlanContext::of([new PlanPlayer(1, StrongFoot::Right), new PlanPlayer(2, StrongFoot::Left)], [], new ClockRules),
         )->touches;
 
-        self::assertSame(0.0, $touches['1']->contactsOf(FootMark::Right));
-        self::assertEqualsWithDelta(37.5, $touches['1']->contactsOf(FootMark::Left), 1e-9);
-        self::assertSame(0.0, $touches['2']->contactsOf(FootMark::Left));
+        self::assertSame(0.0, $touches[1]->contactsOf(FootMark::Right));
+        self::assertEqualsWithDelta(37.5, $touches[1]->contactsOf(FootMark::Left), 1e-9);
+        self::assertSame(0.0, $touches[2]->contactsOf(FootMark::Left));
     }
 
     public function test_tempo_stretches_reps_and_thins_touches(): void
@@ -209,7 +209,7 @@ final class PlanTest extends TestCase
         $at = fn (Tempo $tempo): float => self::evaluate(
             [Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, $tempo, null)],
             1,
-        )->touches['1']->contacts();
+        )->touches[1]->contacts();
 
         self::assertEqualsWithDelta(1.6, $at(Tempo::Steady) / $at(Tempo::Learn), 1e-9);
         self::assertEqualsWithDelta(0.8, $at(Tempo::Steady) / $at(Tempo::Match), 1e-9);
@@ -257,7 +257,7 @@ final class PlanTest extends TestCase
         )->blocks[0];
         $left = array_sum(array_map(fn (Segment $segment): float => $segment->leftTouches, $evaluation->segments));
 
-        self::assertEqualsWithDelta($evaluation->touches['1']->contactsOf(FootMark::Left), $left, 1e-9);
+        self::assertEqualsWithDelta($evaluation->touches[1]->contactsOf(FootMark::Left), $left, 1e-9);
     }
 
     public function test_own_tries_move_the_quota(): void
@@ -266,7 +266,7 @@ final class PlanTest extends TestCase
         $mean = fn (int $made, int $missed): float => PlanEvaluator::evaluate(
             [$block],
             PlanContext::of(
-                [new PlanPlayer('1', StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])],
+                [new PlanPlayer(1, StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])],
                 [],
                 new ClockRules,
             ),
@@ -405,6 +405,6 @@ final class PlanTest extends TestCase
     /** @return list<PlanPlayer> */
     private static function players(int $count): array
     {
-        return array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $count));
+        return array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, $count));
     }
 }

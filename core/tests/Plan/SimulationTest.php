@@ -43,7 +43,7 @@ final class SimulationTest extends TestCase
             $evaluation = PlanEvaluator::evaluate(
                 $blocks,
                 PlanContext::of(
-                    array_map(fn (int $i): PlanPlayer => new PlanPlayer((string) $i, StrongFoot::Right), range(1, $players)),
+                    array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, $players)),
                     [],
                     new ClockRules,
                 ),

@@ -18,21 +18,21 @@ final class PartnersTest extends TestCase
 {
     public function test_a_meeting_half_fades_in_six_sessions(): void
     {
-        $meetings = Meetings::of([6 => [['a', 'b']], 12 => [['a', 'b'], ['a', 'b', 'c']]]);
+        $meetings = Meetings::of([6 => [[1, 2]], 12 => [[1, 2], [1, 2, 3]]]);
 
         self::assertSame(
             [1.0, 1.0, 0.25, 0.0],
-            [$meetings->weight('a', 'b'), $meetings->weight('b', 'a'), $meetings->weight('b', 'c'), $meetings->weight('c', 'd')],
+            [$meetings->weight(1, 2), $meetings->weight(2, 1), $meetings->weight(2, 3), $meetings->weight(3, 4)],
         );
-        self::assertSame([0.25, 0.0], [$meetings->threeWeight('c'), $meetings->threeWeight('d')]);
+        self::assertSame([0.25, 0.0], [$meetings->threeWeight(3), $meetings->threeWeight(4)]);
     }
 
     public function test_up_to_three_are_one_group(): void
     {
         self::assertSame([], Partners::of([], Meetings::of()));
-        self::assertSame([['a']], Partners::of(['a'], Meetings::of()));
-        self::assertSame([['a', 'b', 'c']], Partners::of(['a', 'b', 'c'], Meetings::of()));
-        self::assertSame([['a', 'd'], ['b', 'c']], Partners::of(['a', 'b', 'c', 'd'], Meetings::of()));
+        self::assertSame([[1]], Partners::of([1], Meetings::of()));
+        self::assertSame([[1, 2, 3]], Partners::of([1, 2, 3], Meetings::of()));
+        self::assertSame([[1, 4], [2, 3]], Partners::of([1, 2, 3, 4], Meetings::of()));
     }
 
     /** @return array<string, array{int}> */
@@ -187,8 +187,8 @@ final class PartnersTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(12));
         $ids = self::ids(9);
-        $kept = Meetings::of([2 => [['p1', 'p2'], ['p3', 'p4', 'p5']]]);
-        $all = [2 => [['p1', 'p2'], ['p3', 'p4', 'p5']], 0 => []];
+        $kept = Meetings::of([2 => [[1, 2], [3, 4, 5]]]);
+        $all = [2 => [[1, 2], [3, 4, 5]], 0 => []];
         self::assertSame(INF, $kept->weights($ids)[4][4]);
         for ($round = 0; $round < 20; $round++) {
             $group = array_slice($chance->shuffleArray($ids), 0, $chance->getInt(2, 4));
@@ -204,9 +204,9 @@ final class PartnersTest extends TestCase
     public function test_small_groups_are_even_and_mix_those_who_have_not_met(): void
     {
         self::assertSame([5, 5, 4], array_map(count(...), SmallGroups::of(self::ids(14), 5, Meetings::of())));
-        self::assertSame([['p1', 'p2', 'p3']], SmallGroups::of(self::ids(3), 3, Meetings::of()));
+        self::assertSame([[1, 2, 3]], SmallGroups::of(self::ids(3), 3, Meetings::of()));
         // Nine who were in rows can be in columns: no two meet again.
-        $rows = [['p1', 'p2', 'p3'], ['p4', 'p5', 'p6'], ['p7', 'p8', 'p9']];
+        $rows = [[1, 2, 3], [4, 5, 6], [7, 8, 9]];
         $meetings = Meetings::of([1 => $rows]);
         self::assertSame(0.0, array_sum(array_map($meetings->cost(...), SmallGroups::of(self::ids(9), 3, $meetings))));
     }
@@ -214,7 +214,7 @@ final class PartnersTest extends TestCase
     /** @return list<string> */
     private static function ids(int $count): array
     {
-        return array_map(fn (int $i): string => "p{$i}", range(1, $count));
+        return range(1, $count);
     }
 
     /** @param  list<list<string>>  $groups */
@@ -269,7 +269,7 @@ final class PartnersTest extends TestCase
         $fewest = null;
         foreach ($players as $one) {
             $new = array_values(
-                array_filter($players, fn (string $other): bool => $other !== $one && $meetings->weight($one, $other) === 0.0),
+                array_filter($players, fn (int $other): bool => $other !== $one && $meetings->weight($one, $other) === 0.0),
             );
             if ($fewest === null || count($new) < count($fewest[1])) {
                 $fewest = [$one, $new];
