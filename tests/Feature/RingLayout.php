@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -19,6 +20,7 @@ use FleetSparrow\Core\Shared\Length;
 /** A layout the product does not have: markers on a ring. All that one more kind takes. */
 final readonly class RingLayout implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public static function chosen(): array
@@ -29,7 +31,7 @@ final readonly class RingLayout implements Layout
     public static function fromFields(LayoutFields $read): self
     {
         $radius = Limits::length('ring radius', $read->length('radius'));
-        $count = Limits::count('number of markers', $read->whole('markers'), 3, 12);
+        $count = self::held('markers', $read->whole('markers'));
 
         return new self(['radius' => $radius->tenthsOfMillimetre, 'markers' => $count], self::sketch($radius, $count));
     }

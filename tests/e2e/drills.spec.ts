@@ -18,7 +18,7 @@ test('a coach makes a drill their own, sees what a change comes to, and keeps, s
 
   // Bad input: a sentence at the field, and nothing of the rest is lost.
   await page.getByRole('textbox', { name: 'Markers' }).fill('500');
-  await expect(page.getByText('The markers must be between 2 and 60.').first()).toBeVisible();
+  await expect(page.getByText('Markers must be between 2 and 60.').first()).toBeVisible();
   await page.getByRole('textbox', { name: 'Markers' }).fill('6');
   await page.getByLabel('Touch script').fill('(a.in/across a.elbow)x+');
   await expect(page.getByRole('alert').filter({ hasText: 'Column 16' })).toBeVisible();

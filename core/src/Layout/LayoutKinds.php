@@ -123,7 +123,7 @@ final readonly class LayoutKinds
             try {
                 match ($parameter->type) {
                     'length' => Limits::length($parameter->name, $read->length($parameter->name)),
-                    'whole' => Limits::count($parameter->name, $read->whole($parameter->name), $parameter->least, $parameter->most),
+                    'whole' => $parameter->held($read->whole($parameter->name)),
                     default => $read->is($parameter->name, true),
                 };
             } catch (CoreException $fault) {

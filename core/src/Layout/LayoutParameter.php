@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Layout;
 
+use FleetSparrow\Core\Exception\InvalidLayout;
+
 /** One thing that may be chosen of a layout: a length, a whole number within limits, or yes and no. */
 final readonly class LayoutParameter
 {
@@ -24,5 +26,15 @@ final readonly class LayoutParameter
     public static function flag(string $name, string $label): self
     {
         return new self($name, $label, 'flag', 0, 1);
+    }
+
+    /** @throws InvalidLayout If a whole number is outside its limits. */
+    public function held(int $value): int
+    {
+        if ($value < $this->least || $value > $this->most) {
+            throw InvalidLayout::at("layout.{$this->name}", "{$this->label} must be between {$this->least} and {$this->most}.");
+        }
+
+        return $value;
     }
 }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Tests\Dose;
 
 use Eris\Generators;
 use Eris\TestTrait;
+use FleetSparrow\Core\Dose\DoseField;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
@@ -13,6 +14,7 @@ use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Dose\RaceDose;
 use FleetSparrow\Core\Dose\RepsDose;
 use FleetSparrow\Core\Dose\TimedDose;
+use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -134,6 +136,30 @@ final class DoseTest extends TestCase
             '501 reps' => [['kind' => 'reps', 'reps' => 501, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each'], 'dose.reps'],
             'no good ones' => [['kind' => 'quota', 'good' => 0, 'restSeconds' => 0, 'sides' => 'each'], 'dose.good'],
         ];
+    }
+
+    public function test_what_each_dose_asks_for(): void
+    {
+        $said = [];
+        foreach ([...DoseKinds::standard()->declared(), CircuitDose::declared()] as $dose) {
+            $fields = array_map(
+                fn (DoseField $one): string => trim("{$one->name} {$one->least}-{$one->most} {$one->start}"),
+                array_filter($dose->fields, fn (DoseField $one): bool => $one->name !== 'sides'),
+            );
+            $said[] = "{$dose->kind}, by {$dose->sizedBy}: ".implode(', ', $fields);
+        }
+        self::assertSame([
+            'timed, by sets: workSeconds 5-1800 30, sets 1-20 2, restSeconds 0-600 20',
+            'reps, by sets: reps 1-500 10, sets 1-20 2, restSeconds 0-600 20',
+            'lengths, by sets: lengths 1-100 4, andBack 0-1 1, tempos 0-0, sets 1-20 2, restSeconds 0-600 20',
+            'quota, by good: good 1-100 10, restSeconds 0-600 15',
+            'collective, by sets: total 5-2000 100, onlyGood 0-1 0, sets 1-20 1, restSeconds 0-600 0',
+            'streak, by sets: goal 1-1000 50, sets 1-20 3, restSeconds 0-600 10',
+            'race, by sets: reps 1-200 1, sets 1-20 3, restSeconds 0-600 25',
+            'tries, by sets: balls 1-50 5, untilHit 0-1 1, sets 1-20 2, restSeconds 0-600 20',
+            'free, by minutes: minutes 0.5-30 3',
+            'circuit, by rounds: rounds 1-20 1, restSeconds 0-600 0',
+        ], $said);
     }
 
     /** @param  array<string, mixed>  $fields */

@@ -7,12 +7,20 @@ namespace FleetSparrow\Core\Tests\Layout;
 use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Exception\InvalidLayout;
+use FleetSparrow\Core\Layout\BallPath;
+use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Kind\Scatter;
 use FleetSparrow\Core\Layout\Kind\SmallField;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutKinds;
+use FleetSparrow\Core\Layout\LayoutParameter;
+use FleetSparrow\Core\Layout\Marker;
+use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\PlaceRole;
+use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Layout\WallLine;
 use FleetSparrow\Core\Shared\Length;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -183,6 +191,41 @@ final class LayoutsTest extends TestCase
         self::assertNotEmpty(array_filter($layout->places(), fn ($place): bool => $place->role === PlaceRole::Worker));
         self::assertNotEmpty($layout->balls());
         self::assertSame($markers, Kit::of($layout, 1)->markers());
+    }
+
+    /** The drawings as they were looked at, and what may be chosen; a change here changes what stands on the ground. */
+    public function test_everything_is_drawn_where_it_was_looked_at(): void
+    {
+        $golden = json_decode((string) file_get_contents(__DIR__.'/../golden/layouts.json'), true, 512, JSON_THROW_ON_ERROR);
+        $drawn = array_map(fn (array $case): array => self::drawing(LayoutKinds::standard()->read($case[0])), self::layouts());
+        self::assertSame($golden, $drawn);
+    }
+
+    /** @return array<string, list<string>> */
+    private static function drawing(Layout $layout): array
+    {
+        $at = fn (Point $point): string => sprintf('%+.3f %+.3f', $point->xMetres, $point->yMetres);
+        $points = fn (?BallPath $path): array => array_map($at, $path->points ?? []);
+
+        return [
+            'markers' => array_map(fn (Marker $one): string => "{$at($one->at)} {$one->colour} {$one->shape->value}", $layout->markers()),
+            'ball' => $points($layout->ballPath()),
+            'run' => $points($layout->runPath()),
+            'times' => [(string) $layout->timesAlongPath()],
+            'dimensions' => array_map(
+                fn (DimensionLine $one): string => "{$at($one->from)} to {$at($one->to)}: {$one->length->tenthsOfMillimetre}",
+                $layout->dimensions(),
+            ),
+            'labels' => array_map(fn (Label $one): string => "{$at($one->at)} {$one->text}", $layout->labels()),
+            'places' => array_map(fn (Place $one): string => "{$at($one->at)} {$one->role->value}", $layout->places()),
+            'balls' => array_map($at, $layout->balls()),
+            'walls' => array_map(fn (WallLine $one): string => "{$at($one->from)} to {$at($one->to)}", $layout->walls()),
+            'equipment' => array_map(fn (string $what, int $n): string => "{$n} {$what}", array_keys($layout->equipment()), $layout->equipment()),
+            'chosen' => array_map(
+                fn (LayoutParameter $one): string => "{$one->name} {$one->type} {$one->least} {$one->most}",
+                $layout::chosen(),
+            ),
+        ];
     }
 
     public function test_every_kind_has_a_closed_form_here(): void

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -26,6 +27,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class FacingLines implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'facing-lines';
@@ -34,7 +36,7 @@ final readonly class FacingLines implements Layout
     public static function of(Length $distance, int $perLine): self
     {
         Limits::length('distance', $distance);
-        Limits::count('number of players in a line', $perLine, 1, 10);
+        self::held('perLine', $perLine);
 
         return new self(['distance' => $distance->tenthsOfMillimetre, 'perLine' => $perLine], self::sketch($distance, $perLine));
     }

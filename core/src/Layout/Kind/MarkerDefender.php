@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -28,6 +29,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class MarkerDefender implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'defender';
@@ -37,7 +39,7 @@ final readonly class MarkerDefender implements Layout
     {
         Limits::length('approach', $approach);
         Limits::length('exit', $exit);
-        Limits::count('angle in degrees', $angleDegrees, 0, 90);
+        self::held('angleDegrees', $angleDegrees);
 
         return new self(
             ['approach' => $approach->tenthsOfMillimetre, 'exit' => $exit->tenthsOfMillimetre, 'angleDegrees' => $angleDegrees],

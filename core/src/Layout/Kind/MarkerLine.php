@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -27,6 +28,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class MarkerLine implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'line';
@@ -34,7 +36,7 @@ final readonly class MarkerLine implements Layout
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $markers, Length $spacing): self
     {
-        Limits::count('number of markers', $markers, 2, 60);
+        self::held('markers', $markers);
         Limits::length('spacing', $spacing);
 
         return new self(['markers' => $markers, 'spacing' => $spacing->tenthsOfMillimetre], self::sketch($markers, $spacing));

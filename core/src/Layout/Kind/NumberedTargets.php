@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -28,6 +29,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class NumberedTargets implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'targets';
@@ -35,10 +37,10 @@ final readonly class NumberedTargets implements Layout
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $targets, Length $distance, int $spreadDegrees, int $balls): self
     {
-        Limits::count('number of targets', $targets, 1, 9);
+        self::held('targets', $targets);
         Limits::length('distance', $distance);
-        Limits::count('spread in degrees', $spreadDegrees, 0, 150);
-        Limits::count('number of balls', $balls, 1, 12);
+        self::held('spreadDegrees', $spreadDegrees);
+        self::held('balls', $balls);
 
         return new self(
             ['targets' => $targets, 'distance' => $distance->tenthsOfMillimetre, 'spreadDegrees' => $spreadDegrees, 'balls' => $balls],

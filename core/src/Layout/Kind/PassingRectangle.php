@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -28,6 +29,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class PassingRectangle implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'passing-rectangle';
@@ -37,10 +39,10 @@ final readonly class PassingRectangle implements Layout
     {
         Limits::length('width', $width);
         Limits::length('depth', $depth);
-        Limits::count('order of passes (0 round, 1 straight and diagonal)', $order, 0, 1);
-        Limits::count('direction (0 or 1)', $clockwise, 0, 1);
-        Limits::count('number of players at a corner', $perCorner, 1, 5);
-        Limits::count('number of balls', $balls, 1, 2);
+        self::held('order', $order);
+        self::held('clockwise', $clockwise);
+        self::held('perCorner', $perCorner);
+        self::held('balls', $balls);
 
         return new self(
             [

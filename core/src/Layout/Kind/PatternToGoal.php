@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -30,6 +31,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class PatternToGoal implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'pattern-to-goal';
@@ -37,7 +39,7 @@ final readonly class PatternToGoal implements Layout
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $passers, Length $spacing, Length $offset, Length $shot): self
     {
-        Limits::count('number of passers', $passers, 2, 8);
+        self::held('passers', $passers);
         Limits::length('spacing', $spacing);
         Limits::length('offset of the rows', $offset);
         Limits::length('distance of the shot', $shot);

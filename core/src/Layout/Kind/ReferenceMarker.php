@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -26,6 +27,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class ReferenceMarker implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'reference';
@@ -34,7 +36,7 @@ final readonly class ReferenceMarker implements Layout
     public static function of(Length $reach, int $serverMetres): self
     {
         Limits::length('reach to each side', $reach);
-        Limits::count('metres to the server, nought for none', $serverMetres, 0, 40);
+        self::held('serverMetres', $serverMetres);
 
         return new self(['reach' => $reach->tenthsOfMillimetre, 'serverMetres' => $serverMetres], self::sketch($reach, $serverMetres));
     }

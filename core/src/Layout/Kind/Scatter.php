@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -25,6 +26,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class Scatter implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'scatter';
@@ -32,10 +34,10 @@ final readonly class Scatter implements Layout
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $markers, Length $width, Length $depth, int $seed): self
     {
-        Limits::count('number of markers', $markers, 2, 60);
+        self::held('markers', $markers);
         Limits::length('width', $width);
         Limits::length('depth', $depth);
-        Limits::count('seed', $seed, 0, 999999);
+        self::held('seed', $seed);
 
         return new self(
             ['markers' => $markers, 'width' => $width->tenthsOfMillimetre, 'depth' => $depth->tenthsOfMillimetre, 'seed' => $seed],

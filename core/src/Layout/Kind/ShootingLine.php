@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -29,6 +30,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class ShootingLine implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'shooting-line';
@@ -36,7 +38,7 @@ final readonly class ShootingLine implements Layout
     /** @throws InvalidLayout If a length or a number cannot be laid. */
     public static function of(int $ballCount, Length $spacing, Length $distance, Length $goalWidth): self
     {
-        Limits::count('number of balls', $ballCount, 2, 12);
+        self::held('ballCount', $ballCount);
         Limits::length('spacing', $spacing);
         Limits::length('distance to the goal', $distance);
         Limits::length('goal width', $goalWidth);

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -23,6 +24,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class SmallField implements Layout
 {
+    use HeldToLimits;
     use Sketched;
 
     public const KIND = 'small-field';
@@ -33,7 +35,7 @@ final readonly class SmallField implements Layout
         Limits::length('width', $width);
         Limits::length('depth', $depth);
         Limits::length('goal width', $goalWidth);
-        Limits::count('number of goals at each end', $goalsPerEnd, 1, 2);
+        self::held('goalsPerEnd', $goalsPerEnd);
 
         return new self(
             [

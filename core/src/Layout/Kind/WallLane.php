@@ -9,6 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Footprint;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -24,6 +25,7 @@ use FleetSparrow\Core\Shared\Length;
 /** A lane in front of a wall with distance levels marked; the ball goes from the level in use to the wall and back. */
 final readonly class WallLane implements Layout
 {
+    use HeldToLimits;
     use OneWorkerOneBall;
 
     public const KIND = 'wall-lane';
@@ -50,7 +52,7 @@ final readonly class WallLane implements Layout
             Limits::length('lane width', $width),
             Limits::length('nearest level', $nearest),
             Limits::length('step between levels', $step),
-            Limits::count('number of levels', $levels, 1, 6),
+            self::held('levels', $levels),
             Limits::count('level in use', $level, 1, $levels),
         );
     }

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
+use FleetSparrow\Core\Layout\HeldToLimits;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -26,6 +27,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class Zigzag implements Layout
 {
+    use HeldToLimits;
     use OneWorkerOneBall;
 
     public const KIND = 'zigzag';
@@ -42,9 +44,9 @@ final readonly class Zigzag implements Layout
     public static function of(int $markers, Length $spacing, int $angleDegrees): self
     {
         return new self(
-            Limits::count('number of markers', $markers, 2, 60),
+            self::held('markers', $markers),
             Limits::length('spacing', $spacing),
-            Limits::count('angle in degrees', $angleDegrees, 20, 140),
+            self::held('angleDegrees', $angleDegrees),
         );
     }
 
