@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use FleetSparrow\Core\Layout\HeldToLimits;
+use FleetSparrow\Core\Layout\HoldsNumbers;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -20,7 +20,7 @@ use FleetSparrow\Core\Shared\Length;
 /** A layout the product does not have: markers on a ring. All that one more kind takes. */
 final readonly class RingLayout implements Layout
 {
-    use HeldToLimits;
+    use HoldsNumbers;
     use Sketched;
 
     public static function chosen(): array

@@ -111,7 +111,7 @@ final class BookTest extends TestCase
             'spacing of nought' => [['layout' => ['kind' => 'pair', 'distance' => ['value' => 0, 'unit' => 'm']]], 'layout.distance'],
             'five hundred markers' => [
                 ['layout' => ['kind' => 'zigzag', 'markers' => 500, 'spacing' => ['value' => 1, 'unit' => 'm'], 'angleDegrees' => 60]],
-                'layout.markers: The markers must be between 2 and 60.',
+                'layout.markers: Markers must be between 2 and 60.',
             ],
             'two scripts' => [['combination' => []], 'exactly one of'],
             'a server without a card' => [

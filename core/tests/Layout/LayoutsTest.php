@@ -220,7 +220,11 @@ final class LayoutsTest extends TestCase
             'places' => array_map(fn (Place $one): string => "{$at($one->at)} {$one->role->value}", $layout->places()),
             'balls' => array_map($at, $layout->balls()),
             'walls' => array_map(fn (WallLine $one): string => "{$at($one->from)} to {$at($one->to)}", $layout->walls()),
-            'equipment' => array_map(fn (string $what, int $n): string => "{$n} {$what}", array_keys($layout->equipment()), $layout->equipment()),
+            'equipment' => array_map(
+                fn (string $what, int $count): string => "{$count} {$what}",
+                array_keys($layout->equipment()),
+                array_values($layout->equipment()),
+            ),
             'chosen' => array_map(
                 fn (LayoutParameter $one): string => "{$one->name} {$one->type} {$one->least} {$one->most}",
                 $layout::chosen(),

@@ -7,7 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
-use FleetSparrow\Core\Layout\HeldToLimits;
+use FleetSparrow\Core\Layout\HoldsNumbers;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -28,7 +28,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class MarkerLine implements Layout
 {
-    use HeldToLimits;
+    use HoldsNumbers;
     use Sketched;
 
     public const KIND = 'line';

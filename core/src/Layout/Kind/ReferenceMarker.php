@@ -7,7 +7,7 @@ namespace FleetSparrow\Core\Layout\Kind;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
-use FleetSparrow\Core\Layout\HeldToLimits;
+use FleetSparrow\Core\Layout\HoldsNumbers;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -27,7 +27,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class ReferenceMarker implements Layout
 {
-    use HeldToLimits;
+    use HoldsNumbers;
     use Sketched;
 
     public const KIND = 'reference';

@@ -9,7 +9,7 @@ use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Footprint;
-use FleetSparrow\Core\Layout\HeldToLimits;
+use FleetSparrow\Core\Layout\HoldsNumbers;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -25,7 +25,7 @@ use FleetSparrow\Core\Shared\Length;
 /** A lane in front of a wall with distance levels marked; the ball goes from the level in use to the wall and back. */
 final readonly class WallLane implements Layout
 {
-    use HeldToLimits;
+    use HoldsNumbers;
     use OneWorkerOneBall;
 
     public const KIND = 'wall-lane';

@@ -8,7 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\BallPath;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Footprint;
-use FleetSparrow\Core\Layout\HeldToLimits;
+use FleetSparrow\Core\Layout\HoldsNumbers;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\LayoutFields;
@@ -27,7 +27,7 @@ use FleetSparrow\Core\Shared\Length;
  */
 final readonly class Zigzag implements Layout
 {
-    use HeldToLimits;
+    use HoldsNumbers;
     use OneWorkerOneBall;
 
     public const KIND = 'zigzag';

@@ -8,7 +8,7 @@ use FleetSparrow\Core\Exception\InvalidLayout;
 use LogicException;
 
 /** Holds a whole number to what the class itself says can be laid. */
-trait HeldToLimits
+trait HoldsNumbers
 {
     /**
      * @param  string  $name  one of what may be chosen
