@@ -11,7 +11,8 @@ use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Ball;
-use FleetSparrow\Core\Drill\Calling;
+use FleetSparrow\Core\Drill\CallFoot;
+use FleetSparrow\Core\Drill\CallKind;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Opposition;
@@ -260,7 +261,7 @@ final class DrillSchema
             [
                 'place' => self::text(40),
                 'touches' => ['$ref' => '#/$defs/touches'],
-                'foot' => self::oneOf(['any', 'far', 'near']),
+                'foot' => self::enum(CallFoot::class),
                 'openBody' => ['type' => 'boolean'],
                 'move' => ['type' => 'boolean'],
             ],
@@ -268,7 +269,7 @@ final class DrillSchema
         );
 
         return self::object([
-            'kind' => self::oneOf(Calling::KINDS), 'everySeconds' => self::number(1.0, 60.0), 'spread' => self::number(0.0, 0.9),
+            'kind' => self::enum(CallKind::class), 'everySeconds' => self::number(1.0, 60.0), 'spread' => self::number(0.0, 0.9),
             'leadSeconds' => self::number(0.0, 10.0), 'inOrder' => self::whole(1, 5),
             'again' => ['type' => 'boolean'], 'twoWay' => ['type' => 'boolean'], 'rules' => ['type' => 'array', 'items' => $rule],
         ], ['kind', 'everySeconds']);

@@ -48,7 +48,7 @@ final class EvaluationJson
             'cuts' => array_map(
                 fn (Cut $cut): array => [
                     'blockId' => $cut->blockId,
-                    'kind' => $cut->kind,
+                    'kind' => $cut->kind->value,
                     'words' => $cut->words,
                     'freedSeconds' => round($cut->freedSeconds),
                     'touchesLost' => (int) round($cut->touchesLost),

@@ -167,7 +167,7 @@ final class DrillResource
             'faults' => $teaching->faults,
             'cautions' => $teaching->cautions,
             'drawing' => self::drawing($drill, $unit),
-            'composition' => $drill->composition->kind,
+            'composition' => $drill->composition->kind->value,
             'parts' => self::parts($drill),
             'asks' => DrillWords::asks($drill),
             'questions' => array_map(get_object_vars(...), $teaching->questions),

@@ -59,10 +59,15 @@ final class BlockWarnings
         if ($context->heading === null) {
             return [];
         }
-        $worst = null;
+        [$worst, $most] = [null, 0.0];
         $headers = new TallyReader(static fn (Tally $tally): float => $tally->contactsWith(Surface::Head));
         foreach ($evaluation->touches as $player => $tally) {
-            $worst ??= HeadersPlanned::sentence($headers->of($tally), $context->heading, $context->past->headers[$player] ?? []);
+            [$planned, $before] = [$headers->of($tally), $context->past->headers[$player] ?? []];
+            $inWindow = $planned <= 0.0 ? 0.0 : HeadersPlanned::inWindow($planned, $context->heading, $before);
+            $sentence = $inWindow > $most ? HeadersPlanned::sentence($planned, $context->heading, $before) : null;
+            if ($sentence !== null) {
+                [$worst, $most] = [$sentence, $inWindow];
+            }
         }
 
         return $worst === null ? [] : [new Warning($worst, Cure::takeOut(), 'heading', $context->heading->headers !== null)];

@@ -10,14 +10,13 @@ use FleetSparrow\Core\Dose\Dose;
 final readonly class Cut
 {
     /**
-     * @param  string  $kind  rest, set or block
      * @param  float  $freedSeconds  off the mean of the session
      * @param  float  $touchesLost  of one player on average
      * @param  Dose|null  $dose  what the block does then; null when the block goes
      */
     public function __construct(
         public string $blockId,
-        public string $kind,
+        public CutKind $kind,
         public string $words,
         public float $freedSeconds,
         public float $touchesLost,

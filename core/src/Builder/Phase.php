@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\CompositionKind;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Opposition;
@@ -76,7 +77,7 @@ enum Phase: string
     {
         return ! in_array($drill->demands->opposition, [Opposition::None, Opposition::Marker], true)
             || $drill->demands->calling !== null
-            || $drill->composition->kind !== 'single'
+            || $drill->composition->kind !== CompositionKind::Single
             || in_array($drill->organisation->pattern, [Pattern::PassAndFollow, Pattern::Hunt, Pattern::Live, Pattern::Rotate], true);
     }
 }

@@ -8,6 +8,16 @@ namespace FleetSparrow\Core\Caution;
 final class HeadersPlanned
 {
     /**
+     * Headers of the session and of the rolling window before it: who has most is asked for most.
+     *
+     * @param  list<array{daysAgo: int, headers: float}>  $before
+     */
+    public static function inWindow(float $headers, HeadingLimit $limit, array $before): float
+    {
+        return $headers + array_sum(array_column(self::within($limit, $before), 'headers'));
+    }
+
+    /**
      * What to say of so many headers in one session; null when nothing is to be said.
      *
      * @param  float  $headers  of the player in this session
@@ -18,8 +28,8 @@ final class HeadersPlanned
         if ($headers <= 0.0) {
             return null;
         }
-        $within = array_filter($before, static fn (array $one): bool => $one['headers'] > 0.0 && $one['daysAgo'] < ($limit->days ?? 0));
-        $sum = $headers + array_sum(array_column($within, 'headers'));
+        $within = self::within($limit, $before);
+        $sum = self::inWindow($headers, $limit, $before);
         $isFine = ! $limit->isBarred && $limit->headers !== null
             && $headers <= ($limit->perSession ?? $limit->headers)
             && $sum <= $limit->headers
@@ -44,5 +54,17 @@ final class HeadersPlanned
             $earlier,
             $limit->sentence(),
         );
+    }
+
+    /**
+     * @param  list<array{daysAgo: int, headers: float}>  $before
+     * @return list<array{daysAgo: int, headers: float}> those that count beside the session
+     */
+    private static function within(HeadingLimit $limit, array $before): array
+    {
+        return array_values(array_filter(
+            $before,
+            static fn (array $one): bool => $one['headers'] > 0.0 && $one['daysAgo'] < ($limit->days ?? 0),
+        ));
     }
 }

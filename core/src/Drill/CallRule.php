@@ -11,14 +11,13 @@ final readonly class CallRule
 {
     /**
      * @param  string  $place  front, behind, a colour or a number
-     * @param  string  $foot  any, far or near
      * @param  bool  $openBody  turned so that both the ball and the place are seen
      * @param  bool  $move  whether a move comes before the way out
      */
     public function __construct(
         public string $place,
         public ?TouchLimit $touches,
-        public string $foot,
+        public CallFoot $foot,
         public bool $openBody,
         public bool $move,
     ) {

@@ -9,10 +9,7 @@ use FleetSparrow\Core\Exception\InvalidDrill;
 /** The reaction game of a drill: what is called, how often, how early, and what a call asks for. */
 final readonly class Calling
 {
-    public const KINDS = ['colour', 'number', 'side', 'name', 'movement'];
-
     /**
-     * @param  string  $kind  what is called: a colour, a number, the side pressure comes from, a name, or a movement
      * @param  float  $everySeconds  from one call to the next
      * @param  float  $spread  give or take this share of it
      * @param  float  $leadSeconds  how long before the ball comes; longer is easier
@@ -22,7 +19,7 @@ final readonly class Calling
      * @param  list<CallRule>  $rules  what a called place asks for
      */
     private function __construct(
-        public string $kind,
+        public CallKind $kind,
         public float $everySeconds,
         public float $spread,
         public float $leadSeconds,
@@ -39,7 +36,7 @@ final readonly class Calling
      * @throws InvalidDrill If a figure is outside its range.
      */
     public static function of(
-        string $kind,
+        CallKind $kind,
         float $everySeconds,
         float $spread,
         float $leadSeconds,
@@ -49,7 +46,6 @@ final readonly class Calling
         array $rules,
     ): self {
         $fault = match (true) {
-            ! in_array($kind, self::KINDS, true) => ['kind', 'A call names a colour, a number, a side, a name or a movement.'],
             ! ($everySeconds >= 1.0 && $everySeconds <= 60.0) => ['everySeconds', 'Calls come every 1 to 60 seconds.'],
             ! ($spread >= 0.0 && $spread <= 0.9) => ['spread', 'The spread must be between 0 and 0.9.'],
             ! ($leadSeconds >= 0.0 && $leadSeconds <= 10.0) => ['leadSeconds', 'The call comes 0 to 10 seconds before the ball.'],

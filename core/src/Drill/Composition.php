@@ -13,31 +13,31 @@ final readonly class Composition
      * @param  list<Part>  $parts  of a combination or a build-up
      * @param  list<CircuitItem>  $items  of a circuit
      */
-    private function __construct(public string $kind, public Script $script, public array $parts, public array $items)
+    private function __construct(public CompositionKind $kind, public Script $script, public array $parts, public array $items)
     {
     }
 
     public static function single(Script $script): self
     {
-        return new self('single', $script, [], []);
+        return new self(CompositionKind::Single, $script, [], []);
     }
 
     /** @param  non-empty-list<Part>  $parts */
     public static function combination(array $parts): self
     {
-        return new self('combination', self::joined(array_map(static fn (Part $part): Script => $part->script, $parts)), $parts, []);
+        return new self(CompositionKind::Combination, self::joined($parts), $parts, []);
     }
 
     /** @param  non-empty-list<Part>  $links */
     public static function buildUp(array $links): self
     {
-        return new self('build-up', self::joined(array_map(static fn (Part $part): Script => $part->script, $links)), $links, []);
+        return new self(CompositionKind::BuildUp, self::joined($links), $links, []);
     }
 
     /** @param  non-empty-list<CircuitItem>  $items */
     public static function circuit(array $items): self
     {
-        return new self('circuit', self::joined(array_map(static fn (CircuitItem $item): Script => $item->script, $items)), [], $items);
+        return new self(CompositionKind::Circuit, self::joined($items), [], $items);
     }
 
     /** A build-up up to and with its k-th link: link k is everything so far. Anything else stays as it is. */
@@ -45,7 +45,7 @@ final readonly class Composition
     {
         $some = array_slice($this->parts, 0, max(1, $links));
 
-        return $this->kind === 'build-up' && $some !== [] ? self::buildUp($some) : $this;
+        return $this->kind === CompositionKind::BuildUp && $some !== [] ? self::buildUp($some) : $this;
     }
 
     /** @return list<string> slugs of the moves its parts are */
@@ -56,13 +56,13 @@ final readonly class Composition
         return array_values(array_filter($moves, static fn (?string $move): bool => $move !== null));
     }
 
-    /** @param  non-empty-list<Script>  $scripts */
-    private static function joined(array $scripts): Script
+    /** @param  non-empty-list<Part|CircuitItem>  $pieces */
+    private static function joined(array $pieces): Script
     {
         return array_reduce(
-            array_slice($scripts, 1),
-            static fn (Script $sum, Script $next): Script => $sum->followedBy($next),
-            $scripts[0],
+            array_slice($pieces, 1),
+            static fn (Script $sum, Part|CircuitItem $next): Script => $sum->followedBy($next->script),
+            $pieces[0]->script,
         );
     }
 }

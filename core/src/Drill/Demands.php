@@ -44,7 +44,7 @@ final readonly class Demands
             'touches' => $this->touches?->fields(),
             'ball' => $this->ball->value,
             'opposition' => $this->opposition->value,
-            'calling' => $this->calling === null ? null : [$this->calling->kind, $this->calling->inOrder, $this->calling->twoWay],
+            'calling' => $this->calling === null ? null : [$this->calling->kind->value, $this->calling->inOrder, $this->calling->twoWay],
         ];
     }
 }

@@ -99,7 +99,7 @@ final readonly class Drill
             summary: $this->summary,
             layout: $this->layout,
             composition: $this->composition->upTo($links),
-            secondsPerRep: $this->secondsPerRep * ($this->composition->kind === 'build-up' ? min(
+            secondsPerRep: $this->secondsPerRep * ($this->composition->kind === CompositionKind::BuildUp ? min(
                 $links,
                 count($this->composition->parts),
             ) / count($this->composition->parts) : 1.0),

@@ -70,12 +70,13 @@ final class DrillWords
     /** @return list<string> */
     private static function calls(Calling $calling): array
     {
-        $what = $calling->kind === 'side' ? 'the side that pressure comes from' : 'a '.$calling->kind;
+        $spread = $calling->spread > 0.0 ? sprintf(', give or take %g s', round($calling->spread * $calling->everySeconds, 1)) : '';
         $sentences = [
             sprintf(
-                'Called: %s about every %g s, %g s before the ball%s%s.',
-                $what,
+                'Called: %s about every %g s%s, %g s before the ball%s%s.',
+                $calling->kind->words(),
                 $calling->everySeconds,
+                $spread,
                 $calling->leadSeconds,
                 $calling->inOrder > 1 ? ", up to {$calling->inOrder} in order" : '',
                 $calling->again ? '' : ', never the same twice running',
@@ -88,7 +89,7 @@ final class DrillWords
             $asks = array_filter(
                 [
                     $rule->touches?->words(),
-                    $rule->foot === 'any' ? null : "{$rule->foot} foot",
+                    $rule->foot === CallFoot::Any ? null : "{$rule->foot->value} foot",
                     $rule->openBody ? 'open body' : null,
                     $rule->move ? 'a move' : null,
                 ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Advice\CutKind;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Exception\InvalidDose;
@@ -28,8 +29,6 @@ final class Cuts
 
     private const MOST = 5;
 
-    private const ORDER = ['rest' => 0, 'set' => 1, 'block' => 2];
-
     public function __construct(private readonly BlockEvaluator $evaluator)
     {
     }
@@ -49,10 +48,10 @@ final class Cuts
         $grounds = self::grounds($blocks, $evaluations);
         $cuts = [];
         // A kind comes before the next one whatever it frees, so what cannot be shown any more is not worked out.
-        foreach (array_keys(self::ORDER) as $kind) {
+        foreach (CutKind::cases() as $kind) {
             $some = [];
             foreach ($blocks as $i => $block) {
-                $cut = $kind === 'block' ? ($grounds[$i]['mayGo'] ? $this->block(
+                $cut = $kind === CutKind::Block ? ($grounds[$i]['mayGo'] ? $this->block(
                     $blocks,
                     $evaluations,
                     $i,
@@ -107,19 +106,19 @@ final class Cuts
     }
 
     /** @return array<string, int|float|string>|null fields of the shorter dose; null where it cannot be cut so */
-    private static function shorter(Dose $dose, string $kind): ?array
+    private static function shorter(Dose $dose, CutKind $kind): ?array
     {
         $fields = $dose->fields();
         $rest = 5.0 * floor($dose->restSeconds() * 2 / 3 / 5);
 
         return match (true) {
-            $kind === 'rest' => $dose->restSeconds() >= 15.0 && $rest >= 5.0 ? ['restSeconds' => $rest] + $fields : null,
+            $kind === CutKind::Rest => $dose->restSeconds() >= 15.0 && $rest >= 5.0 ? ['restSeconds' => $rest] + $fields : null,
             is_int($fields['sets'] ?? null) && $fields['sets'] > 1 => ['sets' => $fields['sets'] - 1] + $fields,
             default => null,
         };
     }
 
-    private function dose(Block $block, BlockEvaluation $now, string $kind, ?Layout $ground, int $stations): ?Cut
+    private function dose(Block $block, BlockEvaluation $now, CutKind $kind, ?Layout $ground, int $stations): ?Cut
     {
         // Stations that run at the same time are only shorter together.
         $fields = $block->dose === null || $block->together !== null ? null : self::shorter($block->dose, $kind);
@@ -133,7 +132,7 @@ final class Cuts
         }
         $then = $this->evaluator->evaluate($block->withDose($dose), $ground, $stations);
         $name = $block->drill->name;
-        $words = $kind === 'rest'
+        $words = $kind === CutKind::Rest
             ? sprintf('Rest %g s in place of %g in %s', $dose->restSeconds(), $block->dose->restSeconds(), $name)
             : sprintf('One set fewer%s of %s', $dose->sides() === DoseSides::Each ? ' on each foot' : '', $name);
 
@@ -172,7 +171,7 @@ final class Cuts
             : '';
         $what = $blocks[$i]->drill->name ?? ($blocks[$i]->kind === BlockKind::Game ? 'the game' : 'the talk');
 
-        return new Cut($blocks[$i]->id, 'block', "Leave out {$what}{$tips}", $freed, $contacts, null);
+        return new Cut($blocks[$i]->id, CutKind::Block, "Leave out {$what}{$tips}", $freed, $contacts, null);
     }
 
     /**

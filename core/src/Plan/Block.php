@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\CompositionKind;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\InvalidPlan;
 
@@ -45,13 +46,10 @@ final readonly class Block
         if ($together !== null && preg_match('/\A[A-Za-z0-9-]{1,20}\z/', $together) !== 1) {
             throw InvalidPlan::at('together', 'A round of stations is named with letters, digits and hyphens.');
         }
-        if ($links !== null && ($drill->composition->kind !== 'build-up' || $links < 1 || $links > count($drill->composition->parts))) {
-            throw InvalidPlan::at(
-                'links',
-                $drill->composition->kind === 'build-up'
-                    ? sprintf('This build-up has 1 to %d links.', count($drill->composition->parts))
-                    : 'Only a build-up has links.',
-            );
+        $isBuildUp = $drill->composition->kind === CompositionKind::BuildUp;
+        $most = count($drill->composition->parts);
+        if ($links !== null && (! $isBuildUp || $links < 1 || $links > $most)) {
+            throw InvalidPlan::at('links', $isBuildUp ? "This build-up has 1 to {$most} links." : 'Only a build-up has links.');
         }
         if ($stations !== null && ($stations < 1 || $stations > 30)) {
             throw InvalidPlan::at('stations', 'Stations must be between 1 and 30.');

@@ -8,31 +8,30 @@ namespace FleetSparrow\Core\Shared;
 final readonly class Cure
 {
     /**
-     * @param  string  $kind  stations, take-out, water or helper
      * @param  string  $words  as written on the press
      * @param  int|null  $stations  how many there are then, for a cure of that kind
      */
-    private function __construct(public string $kind, public string $words, public ?int $stations)
+    private function __construct(public CureKind $kind, public string $words, public ?int $stations)
     {
     }
 
     public static function stations(int $stations): self
     {
-        return new self('stations', $stations === 1 ? 'Make it one station' : "Make it {$stations} stations", $stations);
+        return new self(CureKind::Stations, $stations === 1 ? 'Make it one station' : "Make it {$stations} stations", $stations);
     }
 
     public static function takeOut(): self
     {
-        return new self('take-out', 'Take it out', null);
+        return new self(CureKind::TakeOut, 'Take it out', null);
     }
 
     public static function waterBefore(): self
     {
-        return new self('water', 'Water before it', null);
+        return new self(CureKind::Water, 'Water before it', null);
     }
 
     public static function helper(): self
     {
-        return new self('helper', 'A helper is there', null);
+        return new self(CureKind::Helper, 'A helper is there', null);
     }
 }

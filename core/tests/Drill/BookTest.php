@@ -38,7 +38,7 @@ final class BookTest extends TestCase
         );
         self::assertEqualsCanonicalizing(
             ['single', 'combination', 'build-up', 'circuit'],
-            $of(fn (Drill $drill): string => $drill->composition->kind),
+            $of(fn (Drill $drill): string => $drill->composition->kind->value),
         );
     }
 

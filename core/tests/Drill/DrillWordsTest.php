@@ -51,7 +51,7 @@ final class DrillWordsTest extends TestCase
             'With a soft, light ball.',
             'In the way: a shadow that does not tackle.',
             'Targets: 1 is dribble, 2 is pass; named by the player before the ball comes.',
-            'Called: a colour about every 6 s, 1 s before the ball, up to 2 in order, never the same twice running.',
+            'Called: a colour about every 6 s, give or take 1.2 s, 1 s before the ball, up to 2 in order, never the same twice running.',
             'The player reads what stands behind and calls it back.',
             'Behind: at most 3 touches, far foot, open body, a move.',
             'The game keeps the touch rule of the day.',

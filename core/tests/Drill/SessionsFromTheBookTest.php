@@ -72,12 +72,13 @@ final class SessionsFromTheBookTest extends TestCase
             ],
         );
         $asked = self::drill('good-pass-by-question');
+        $hunt = self::drill('hunt-call-a-name');
 
         self::assertCount(3, $asked->teaching->questions[0]->hopedFor);
         self::assertTrue($asked->teaching->judgesQuality);
         self::assertSame(
             ['hunt', 'name'],
-            [self::drill('hunt-call-a-name')->organisation->pattern->value, self::drill('hunt-call-a-name')->demands->calling?->kind],
+            [$hunt->organisation->pattern->value, $hunt->demands->calling?->kind->value],
         );
         // Worker and server swap: 14 players, seven stations of one and one are two turns.
         self::assertSame([7, 2], [$plan->blocks[1]->stations, $plan->blocks[1]->turns]);
@@ -147,10 +148,10 @@ final class SessionsFromTheBookTest extends TestCase
             [self::drill('one-colour')->demands->calling?->inOrder, self::drill('colours-in-order')->demands->calling?->inOrder],
         );
         [$front, $behind] = self::drill('front-and-behind')->demands->calling->rules ?? [];
-        self::assertSame(['front', 'at most 2 touches', 'any'], [$front->place, $front->touches?->words(), $front->foot]);
+        self::assertSame(['front', 'at most 2 touches', 'any'], [$front->place, $front->touches?->words(), $front->foot->value]);
         self::assertSame(
             ['behind', 'at most 3 touches', 'far', true, true],
-            [$behind->place, $behind->touches?->words(), $behind->foot, $behind->openBody, $behind->move],
+            [$behind->place, $behind->touches?->words(), $behind->foot->value, $behind->openBody, $behind->move],
         );
         self::assertTrue(self::drill('number-board-behind')->demands->calling?->twoWay);
         self::assertSame(1, $plan->blocks[0]->turns);
@@ -173,7 +174,7 @@ final class SessionsFromTheBookTest extends TestCase
             ],
         );
 
-        self::assertSame('movement', self::drill('facing-lines-movement')->demands->calling?->kind);
+        self::assertSame('movement', self::drill('facing-lines-movement')->demands->calling?->kind->value);
         self::assertSame(
             [0, 1],
             [
@@ -242,7 +243,7 @@ final class SessionsFromTheBookTest extends TestCase
 
         self::assertSame(
             [45.0, 'worker', 'colour'],
-            [$called->doseFrom(null)->clockedSetSeconds(), $called->demands->sideSetBy->value, $called->demands->calling?->kind],
+            [$called->doseFrom(null)->clockedSetSeconds(), $called->demands->sideSetBy->value, $called->demands->calling?->kind->value],
         );
         self::assertTrue($called->rule?->inHalves);
         self::assertSame('*throw a.thigh^!first a*plant a.in^!pass *catch', self::drill('thigh-volley-planted')->script->text());

@@ -17,6 +17,7 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
@@ -45,7 +46,7 @@ final class CutsTest extends TestCase
             ],
             300.0,
         );
-        $cuts = array_map(fn (Cut $cut): array => [$cut->blockId, $cut->kind], $plan->cuts);
+        $cuts = array_map(fn (Cut $cut): array => [$cut->blockId, $cut->kind->value], $plan->cuts);
 
         // Two thirds of 30 s are 20: 3 rests of b save 30 s, 2 rests of a 20.
         self::assertSame([['b', 'rest'], ['a', 'rest'], ['a', 'set'], ['b', 'set'], ['t', 'block']], $cuts);
@@ -125,13 +126,13 @@ final class CutsTest extends TestCase
         self::assertSame([[], []], $said([$game('a', 10.0), $game('b', 10.0)]));
         self::assertSame([[], ['21 minutes of work without water by the end of it.']], $said([$game('a', 10.0), $game('b', 11.0)]));
         self::assertSame([[], [], []], $said([$game('a', 15.0), Block::ofMinutes('w', BlockKind::Water, 2.0), $game('b', 15.0)]));
-        self::assertSame('water', self::evaluate([$game('a', 10.0), $game('b', 11.0)], null)->blocks[1]->warnings[0]->cure?->kind);
+        self::assertSame('water', self::evaluate([$game('a', 10.0), $game('b', 11.0)], null)->blocks[1]->warnings[0]->cure?->kind->value);
     }
 
     public function test_headers_are_held_against_the_limit_of_the_age_group_on_both_sides_of_it(): void
     {
         $headers = fn (int $reps, HeadingLimit $limit): array => array_map(
-            fn (Warning $warning): ?string => $warning->cure?->kind,
+            fn (Warning $warning): ?string => $warning->cure?->kind->value,
             self::evaluate(
                 [
                     self::block(
@@ -154,6 +155,23 @@ final class CutsTest extends TestCase
         self::assertSame(['take-out'], $headers(11, $limit('U15')));
         // As few as possible: said whenever there is one.
         self::assertSame(['take-out'], $headers(1, $limit('U18')));
+    }
+
+    public function test_headers_name_who_is_asked_for_most(): void
+    {
+        $players = [new PlanPlayer(1, StrongFoot::Right), new PlanPlayer(2, StrongFoot::Right), new PlanPlayer(3, StrongFoot::Right)];
+        $before = fn (float $headers): array => [['daysAgo' => 3, 'headers' => $headers]];
+        $context = PlanContext::of(
+            $players,
+            [],
+            new ClockRules,
+            heading: HeadingProfile::UsSoccer2016->limitFor(AgeGroup::of('U13')),
+            past: new SeasonPast(headers: [1 => $before(12.0), 2 => $before(14.0), 3 => $before(13.0)]),
+        );
+        $dose = ['kind' => 'reps', 'reps' => 4, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'];
+        $block = PlanEvaluator::evaluate([self::block('h', '*throw -.head^!pass *catch', $dose)], $context)->blocks[0];
+        $said = array_map(fn (Warning $one): string => $one->sentence, $block->warnings);
+        self::assertStringContainsString('after 14 in 1 session of the last 7 days', implode(' ', $said));
     }
 
     /** @param  list<Block>  $blocks */

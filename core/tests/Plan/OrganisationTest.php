@@ -107,7 +107,7 @@ final class OrganisationTest extends TestCase
         $block = fn (int $helpers): BlockEvaluation => self::evaluate([self::block(self::PAIR)], 9, helpers: $helpers)->blocks[0];
         // The three swaps once more; with a helper it is the two turns of the pairs.
         self::assertSame([3, 2], [$block(0)->turns, $block(1)->turns]);
-        self::assertSame(['wait', 'helper'], [$block(0)->warnings[0]->code, $block(0)->warnings[0]->cure?->kind]);
+        self::assertSame(['wait', 'helper'], [$block(0)->warnings[0]->code, $block(0)->warnings[0]->cure?->kind->value]);
         self::assertSame([], $block(1)->warnings);
     }
 
@@ -117,7 +117,7 @@ final class OrganisationTest extends TestCase
 
         self::assertSame(
             [['Somebody is alone here and has nobody to pass or serve.', 'helper']],
-            array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->kind], $alone->warnings),
+            array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->kind->value], $alone->warnings),
         );
         self::assertSame([], self::evaluate([self::block(self::PAIR)], 1, helpers: 1)->blocks[0]->warnings);
         // Taking turns is possible alone.

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill\Reading;
 
 use FleetSparrow\Core\Drill\Ball;
+use FleetSparrow\Core\Drill\CallFoot;
 use FleetSparrow\Core\Drill\Calling;
+use FleetSparrow\Core\Drill\CallKind;
 use FleetSparrow\Core\Drill\CallRule;
 use FleetSparrow\Core\Drill\Demands;
 use FleetSparrow\Core\Drill\LevelFactor;
@@ -105,7 +107,7 @@ final class DemandsReader
     private static function calling(BookFields $read): Calling
     {
         return Calling::of(
-            kind: $read->text('kind'),
+            kind: $read->choice('kind', CallKind::class),
             everySeconds: $read->number('everySeconds', 1.0, 60.0),
             spread: $read->number('spread', 0.0, 0.9, 0.2),
             leadSeconds: $read->number('leadSeconds', 0.0, 10.0, 1.0),
@@ -115,7 +117,7 @@ final class DemandsReader
             rules: array_map(static fn (BookFields $rule): CallRule => new CallRule(
                 $rule->text('place', most: 40),
                 $rule->has('touches') ? self::touches($rule->object('touches')) : null,
-                $rule->text('foot', mayBeEmpty: true) === '' ? 'any' : $rule->text('foot'),
+                $rule->choice('foot', CallFoot::class, CallFoot::Any),
                 $rule->flag('openBody'),
                 $rule->flag('move'),
             ), $read->entries('rules')),
