@@ -27,16 +27,20 @@ final class OwnNumbersQuery
     /**
      * @param  list<Block>  $blocks
      * @param  list<mixed>  $tasks  what makes the blocks' tasks, version and dose of each: the same tasks are looked up once
-     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float,
-     *     days: int}>}> player id → slug → numbers
+     * @return array<int, array<string, OwnNumbers>> player id → slug → numbers
      */
     public function of(Squad $squad, array $blocks, array $tasks): array
     {
-        return $this->history->remember($squad, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
+        $kept = $this->history->remember($squad, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
             $lines = self::lines($blocks);
 
             return $lines === [] ? [] : $this->read($squad, $lines);
         });
+
+        return array_map(
+            fn (array $bySlug): array => array_map(fn (array $numbers): OwnNumbers => OwnNumbers::of(...$numbers), $bySlug),
+            $kept,
+        );
     }
 
     /**
@@ -73,8 +77,7 @@ final class OwnNumbersQuery
 
     /**
      * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
-     * @return array<int, array{tries?: array<string, array{made: int, missed: int}>, seconds?: array<string, array{seconds: float,
-     *     days: int}>}>
+     * @return array<int, array<string, array{int, int, float, int}>> plain, so that it can be kept
      */
     private function read(Squad $squad, array $lines): array
     {
@@ -84,19 +87,14 @@ final class OwnNumbersQuery
             $before = $of[(int) $row->player_id][$slug] ?? OwnNumbers::none();
             $of[(int) $row->player_id][$slug] = $before->and($kind, $scale, (int) $row->times, (float) $row->total);
         }
-        $numbers = [];
-        foreach ($of as $player => $bySlug) {
-            foreach ($bySlug as $slug => $own) {
-                if ($own->made + $own->missed > 0) {
-                    $numbers[$player]['tries'][$slug] = ['made' => $own->made, 'missed' => $own->missed];
-                }
-                if ($own->days > 0) {
-                    $numbers[$player]['seconds'][$slug] = ['seconds' => $own->seconds, 'days' => $own->days];
-                }
-            }
-        }
 
-        return $numbers;
+        return array_map(
+            fn (array $bySlug): array => array_map(
+                fn (OwnNumbers $own): array => [$own->made, $own->missed, $own->seconds, $own->days],
+                $bySlug,
+            ),
+            $of,
+        );
     }
 
     /**

@@ -74,13 +74,7 @@ final class PlanEvaluationQuery
         );
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
-            $players[] = new PlanPlayer(
-                $id,
-                $foot,
-                $numbers[$id]['tries'] ?? [],
-                $draft->availability($id),
-                $numbers[$id]['seconds'] ?? [],
-            );
+            $players[] = new PlanPlayer($id, $foot, $draft->availability($id), $numbers[$id] ?? []);
         }
 
         return PlanContext::of(

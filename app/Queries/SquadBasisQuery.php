@@ -13,6 +13,7 @@ use FleetSparrow\Core\Clock\Calibration;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Config;
@@ -44,7 +45,7 @@ final class SquadBasisQuery
                 ->all(),
             'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),
-            'past' => get_object_vars($this->read($squad, $day)),
+            'past' => $this->read($squad, $day),
         ]);
 
         return new SquadBasis(
@@ -55,7 +56,7 @@ final class SquadBasisQuery
                 explain: Calibration::of($kept['times']['explain']),
                 changeOver: Calibration::of($kept['times']['change']),
             ),
-            new SeasonPast(...$kept['past']),
+            self::past($kept['past']),
         );
     }
 
@@ -95,9 +96,34 @@ final class SquadBasisQuery
         return $times;
     }
 
-    private function read(Squad $squad, CalendarDate $day): SeasonPast
+    /**
+     * @param  array{groups: array<int, list<list<int>>>, keepers: array<int, int>, servers: array<int, int>, amounts: array<string,
+     *     array<int, list<array{int, float}>>>}  $kept
+     */
+    private static function past(array $kept): SeasonPast
     {
-        [$ago, $daysAgo, $groups, $keepers, $servers, $headers, $loads] = [[], [], [], [], [], [], []];
+        $earlier = static fn (string $what): array => array_map(
+            static fn (array $sessions): array => array_map(static fn (array $one): Earlier => new Earlier(...$one), $sessions),
+            $kept['amounts'][$what] ?? [],
+        );
+
+        return new SeasonPast(
+            $kept['groups'],
+            $kept['keepers'],
+            $kept['servers'],
+            headers: $earlier('headers'),
+            touches: $earlier('touches'),
+            strikes: $earlier('strikes'),
+        );
+    }
+
+    /**
+     * @return array{groups: array<int, list<list<int>>>, keepers: array<int, int>, servers: array<int, int>, amounts: array<string,
+     *     array<int, list<array{int, float}>>>} plain, so that it can be kept; of amounts days ago and how much, by player
+     */
+    private function read(Squad $squad, CalendarDate $day): array
+    {
+        [$ago, $daysAgo, $groups, $keepers, $servers, $amounts] = [[], [], [], [], [], []];
         foreach ($this->rows($squad, $day) as $row) {
             $session = (int) $row->training_session_id;
             $player = (int) $row->player_id;
@@ -117,14 +143,20 @@ final class SquadBasisQuery
             $keepers[$player] = ($keepers[$player] ?? 0) + (int) $row->keeper_turns;
             $servers[$player] = ($servers[$player] ?? 0) + (int) $row->server_turns;
             if ((float) $row->headers > 0.0) {
-                $headers[$player][] = ['daysAgo' => $days, 'headers' => (float) $row->headers];
+                $amounts['headers'][$player][] = [$days, (float) $row->headers];
             }
             if ($days <= self::LOAD_DAYS) {
-                $loads[$player][] = ['daysAgo' => $days, 'touches' => (float) $row->touches, 'strikes' => (float) $row->strikes];
+                $amounts['touches'][$player][] = [$days, (float) $row->touches];
+                $amounts['strikes'][$player][] = [$days, (float) $row->strikes];
             }
         }
 
-        return new SeasonPast(array_map(array_values(...), $groups), $keepers, $servers, $headers, $loads);
+        return [
+            'groups' => array_map(array_values(...), $groups),
+            'keepers' => $keepers,
+            'servers' => $servers,
+            'amounts' => $amounts,
+        ];
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Models\LadderVersion;
 use App\Models\MoveVersion;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Exception\FieldFault;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Ladder\Ladder;
 use FleetSparrow\Core\Move\Move;
@@ -91,8 +92,8 @@ class LoadBook extends Command
                     $each = $fault->faults === []
                         ? [" {$fault->getMessage()}"]
                         : array_map(
-                            fn (array $one): string => ' Drill '.(is_string($fields['slug'] ?? null) ? $fields['slug'] : '?')
-                                .", {$one['path']}: {$one['message']}",
+                            fn (FieldFault $one): string => ' Drill '.(is_string($fields['slug'] ?? null) ? $fields['slug'] : '?')
+                                .", {$one->path}: {$one->message}",
                             $fault->faults,
                         );
                     $this->faults = [...$this->faults, ...array_map(fn (string $one): string => "{$name}, entry {$i}:{$one}", $each)];

@@ -58,7 +58,7 @@ final class DrillFile
         } catch (InvalidDrill $fault) {
             $faults = [];
             foreach ($fault->faults as $one) {
-                $faults["{$path}.{$one['path']}"] = $one['message'];
+                $faults["{$path}.{$one->path}"] = $one->message;
             }
 
             return $faults === [] ? [$path => $fault->getMessage()] : $faults;

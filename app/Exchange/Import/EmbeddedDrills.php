@@ -8,6 +8,7 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\BookFields;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Drill\Reading\FaultList;
+use FleetSparrow\Core\Exception\FieldFault;
 use FleetSparrow\Core\Exception\InvalidDrill;
 
 /**
@@ -79,8 +80,8 @@ final class EmbeddedDrills
         try {
             return DrillFactory::fromFields($fields);
         } catch (InvalidDrill $fault) {
-            foreach ($fault->faults === [] ? [['path' => '', 'message' => $fault->getMessage()]] : $fault->faults as $one) {
-                $this->faults->add(rtrim("{$path}.{$one['path']}", '.'), $one['message']);
+            foreach ($fault->faults === [] ? [new FieldFault('', $fault->getMessage())] : $fault->faults as $one) {
+                $this->faults->add(rtrim("{$path}.{$one->path}", '.'), $one->message);
             }
         }
 

@@ -63,7 +63,7 @@ final class OpenFile
         } catch (InvalidDrill $fault) {
             $byPath = [];
             foreach ($fault->faults as $one) {
-                $byPath[$one['path']] ??= $one['message'];
+                $byPath[$one->path] ??= $one->message;
             }
             self::refuse($byPath);
         }

@@ -15,10 +15,12 @@ use FleetSparrow\Core\Drill\Reading\FaultList;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\AgeGroup;
+use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -111,21 +113,25 @@ final readonly class Situation
 
     private static function player(BookFields $entry): PlanPlayer
     {
-        $tries = [];
+        $numbers = [];
         foreach ($entry->entries('tries') as $one) {
-            $tries[$one->slug('drill')] = ['made' => $one->whole('made', 0, 100_000), 'missed' => $one->whole('missed', 0, 100_000)];
+            $numbers[$one->slug('drill')] = OwnNumbers::of($one->whole('made', 0, 100_000), $one->whole('missed', 0, 100_000), 0.0, 0);
         }
-        $seconds = [];
         foreach ($entry->entries('seconds') as $one) {
-            $seconds[$one->slug('drill')] = ['seconds' => $one->number('perRep', 0.1, 600.0), 'days' => $one->whole('days', 1, 1_000)];
+            $tries = $numbers[$one->slug('drill')] ?? OwnNumbers::none();
+            $numbers[$one->slug('drill')] = OwnNumbers::of(
+                $tries->made,
+                $tries->missed,
+                $one->number('perRep', 0.1, 600.0),
+                $one->whole('days', 1, 1_000),
+            );
         }
 
         return new PlanPlayer(
             $entry->whole('id', 1, PHP_INT_MAX),
             $entry->choice('strongFoot', StrongFoot::class),
-            $tries,
             $entry->choice('may', Availability::class, Availability::Everything),
-            $seconds,
+            $numbers,
         );
     }
 
@@ -175,7 +181,7 @@ final readonly class Situation
                 );
             }
         }
-        [$keepers, $servers, $headers, $loads] = [[], [], [], []];
+        [$keepers, $servers, $headers, $touches, $strikes] = [[], [], [], [], []];
         foreach ($past->entries('duties') as $one) {
             $player = $one->whole('player', 1, PHP_INT_MAX);
             $keepers[$player] = $one->whole('keeper', 0, 999, 0);
@@ -184,14 +190,11 @@ final readonly class Situation
         foreach ($past->entries('loads') as $one) {
             $player = $one->whole('player', 1, PHP_INT_MAX);
             $days = $one->whole('daysAgo', 0, 400);
-            $headers[$player][] = ['daysAgo' => $days, 'headers' => $one->number('headers', 0.0, 10_000.0, 0.0)];
-            $loads[$player][] = [
-                'daysAgo' => $days,
-                'touches' => $one->number('touches', 0.0, 100_000.0, 0.0),
-                'strikes' => $one->number('strikes', 0.0, 10_000.0, 0.0),
-            ];
+            $headers[$player][] = new Earlier($days, $one->number('headers', 0.0, 10_000.0, 0.0));
+            $touches[$player][] = new Earlier($days, $one->number('touches', 0.0, 100_000.0, 0.0));
+            $strikes[$player][] = new Earlier($days, $one->number('strikes', 0.0, 10_000.0, 0.0));
         }
 
-        return new SeasonPast($groups, $keepers, $servers, $headers, $loads);
+        return new SeasonPast($groups, $keepers, $servers, $headers, $touches, $strikes);
     }
 }

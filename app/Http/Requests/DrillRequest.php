@@ -62,7 +62,7 @@ class DrillRequest extends FormRequest
         } catch (InvalidDrill $fault) {
             $messages = [];
             foreach ($fault->faults as $one) {
-                $messages["fields.{$one['path']}"][] = $one['message'];
+                $messages["fields.{$one->path}"][] = $one->message;
             }
             throw ValidationException::withMessages($messages === [] ? ['fields' => [$fault->getMessage()]] : $messages);
         }

@@ -21,6 +21,7 @@ use FleetSparrow\Core\Layout\PathStitch;
 use FleetSparrow\Core\Layout\PathStitches;
 use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Layout\TimedPoint;
 use FleetSparrow\Core\Layout\Walk;
 use FleetSparrow\Core\Layout\WallLine;
 use FleetSparrow\Core\Shared\Foot;
@@ -164,7 +165,7 @@ final class DrillResource
                     : get_object_vars($drill->organisation->card),
             ],
             'points' => $teaching->points,
-            'faults' => $teaching->faults,
+            'faults' => array_map(get_object_vars(...), $teaching->faults),
             'cautions' => $teaching->cautions,
             'drawing' => self::drawing($drill, $unit),
             'composition' => $drill->composition->kind->value,
@@ -184,7 +185,7 @@ final class DrillResource
             ),
             'judgesQuality' => $teaching->judgesQuality,
             'note' => $teaching->note,
-            'penalties' => $rule->protocol->penalties ?? [],
+            'penalties' => array_map(get_object_vars(...), $rule->protocol->penalties ?? []),
             'isOwn' => OwnDrill::isOwn($drill->slug),
         ];
     }
@@ -273,13 +274,10 @@ final class DrillResource
         ];
     }
 
-    /**
-     * @param  array{at: Point, seconds: float}  $point
-     * @return array<string, float>
-     */
-    private static function walkPoint(array $point): array
+    /** @return array<string, float> */
+    private static function walkPoint(TimedPoint $point): array
     {
-        return self::point($point['at']) + ['seconds' => round($point['seconds'], 3)];
+        return self::point($point->at) + ['seconds' => round($point->seconds, 3)];
     }
 
     /** @return array<string, mixed> */

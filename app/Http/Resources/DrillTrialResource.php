@@ -78,7 +78,7 @@ final class DrillTrialResource
     {
         return [
             'fields' => $fields,
-            'faults' => $fault->faults === [] ? [['path' => $fault->path(), 'message' => $fault->getMessage()]] : $fault->faults,
+            'faults' => $fault->faults === [] ? [['path' => $fault->path(), 'message' => $fault->getMessage()]] : array_map(get_object_vars(...), $fault->faults),
             'parameters' => self::parameters($fields),
             'drill' => null,
             'worked' => null,

@@ -85,7 +85,7 @@ final class MoveResource
         return self::summary($move) + [
             'mirror' => $move->script->mirrored()->text(),
             'cue' => $move->cue,
-            'faults' => $move->faults,
+            'faults' => array_map(get_object_vars(...), $move->faults),
             'easier' => $refs($move->easier),
             'harder' => $refs($move->harder),
             'before' => $refs($dictionary->before($move->slug)),

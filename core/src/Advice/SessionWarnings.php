@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Advice;
 
 use FleetSparrow\Core\Caution\LoadJump;
 use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Touch\FootMark;
@@ -29,30 +30,30 @@ final class SessionWarnings
 
         return [
             ...($heat === null ? [] : [new Warning($heat, null, 'heat', $context->weather->isTooHot())]),
-            ...self::load($touches, $context, 'touches', static fn (Tally $tally): float => $tally->contacts()),
-            ...self::load($touches, $context, 'strikes', static fn (Tally $tally): float => $tally->contactsFor(Purpose::Shot)),
+            ...self::load($touches, $context->past->touches, 'touches', static fn (Tally $tally): float => $tally->contacts()),
+            ...self::load(
+                $touches,
+                $context->past->strikes,
+                'strikes',
+                static fn (Tally $tally): float => $tally->contactsFor(Purpose::Shot),
+            ),
             ...self::weakerStrikes($touches, $context),
         ];
     }
 
     /**
      * @param  array<int, Tally>  $touches
+     * @param  array<int, list<Earlier>>  $earlier  player → sessions before
      * @param  'touches'|'strikes'  $what
      * @param  callable(Tally): float  $amount
      * @return list<Warning>
      */
-    private static function load(array $touches, PlanContext $context, string $what, callable $amount): array
+    private static function load(array $touches, array $earlier, string $what, callable $amount): array
     {
         [$over, $most, $read] = [0, 0.0, new TallyReader($amount(...))];
         foreach ($touches as $player => $tally) {
             $planned = $read->of($tally);
-            $before = $planned <= 0.0
-                ? []
-                : array_map(
-                    static fn (array $one): array => ['daysAgo' => $one['daysAgo'], 'amount' => $one[$what]],
-                    $context->past->loads[$player] ?? [],
-                );
-            $ratio = $before === [] ? null : LoadJump::ratio($planned, $before);
+            $ratio = $planned <= 0.0 ? null : LoadJump::ratio($planned, $earlier[$player] ?? []);
             if ($ratio !== null && $ratio > LoadJump::CAUTION_OVER) {
                 $over++;
                 $most = max($most, $ratio);

@@ -4,24 +4,26 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Caution;
 
+use FleetSparrow\Core\Shared\Earlier;
+
 /** Headers a plan asks of one player, with those of the rolling window before it, held against the limit the squad follows. */
 final class HeadersPlanned
 {
     /**
      * Headers of the session and of the rolling window before it: who has most is asked for most.
      *
-     * @param  list<array{daysAgo: int, headers: float}>  $before
+     * @param  list<Earlier>  $before
      */
     public static function inWindow(float $headers, HeadingLimit $limit, array $before): float
     {
-        return $headers + array_sum(array_column(self::within($limit, $before), 'headers'));
+        return $headers + array_sum(array_column(self::within($limit, $before), 'amount'));
     }
 
     /**
      * What to say of so many headers in one session; null when nothing is to be said.
      *
      * @param  float  $headers  of the player in this session
-     * @param  list<array{daysAgo: int, headers: float}>  $before  the player's earlier sessions with headers
+     * @param  list<Earlier>  $before  the player's earlier sessions with headers
      */
     public static function sentence(float $headers, HeadingLimit $limit, array $before = []): ?string
     {
@@ -41,7 +43,7 @@ final class HeadersPlanned
             ? ''
             : sprintf(
                 ', after %d in %d %s of the last %d days',
-                (int) ceil(array_sum(array_column($within, 'headers'))),
+                (int) ceil(array_sum(array_column($within, 'amount'))),
                 count($within),
                 count($within) === 1 ? 'session' : 'sessions',
                 (int) $limit->days,
@@ -57,14 +59,14 @@ final class HeadersPlanned
     }
 
     /**
-     * @param  list<array{daysAgo: int, headers: float}>  $before
-     * @return list<array{daysAgo: int, headers: float}> those that count beside the session
+     * @param  list<Earlier>  $before
+     * @return list<Earlier> those that count beside the session
      */
     private static function within(HeadingLimit $limit, array $before): array
     {
         return array_values(array_filter(
             $before,
-            static fn (array $one): bool => $one['headers'] > 0.0 && $one['daysAgo'] < ($limit->days ?? 0),
+            static fn (Earlier $one): bool => $one->amount > 0.0 && $one->daysAgo < ($limit->days ?? 0),
         ));
     }
 }

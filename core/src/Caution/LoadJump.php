@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Caution;
 
+use FleetSparrow\Core\Shared\Earlier;
+
 /**
  * Whether a session makes a week much fuller than the four before it: the last seven days with the session, against the mean of
  * the four weeks before; nothing is said until four weeks exist. Caution over 1.5 times (default; the ratio is debated).
@@ -16,7 +18,7 @@ final class LoadJump
 
     /**
      * @param  float  $planned  touches, or strikes, of the session
-     * @param  list<array{daysAgo: int, amount: float}>  $before  earlier sessions, days before this one
+     * @param  list<Earlier>  $before  earlier sessions, days before this one
      * @return float|null  this week ÷ the mean of the four before; null until four weeks exist, or when they were empty
      */
     public static function ratio(float $planned, array $before): ?float
@@ -24,10 +26,10 @@ final class LoadJump
         $weeks = array_fill(0, self::WEEKS + 1, 0.0);
         $oldest = 0;
         foreach ($before as $one) {
-            $oldest = max($oldest, $one['daysAgo']);
-            $week = intdiv($one['daysAgo'], 7);
-            if ($one['daysAgo'] >= 0 && $week <= self::WEEKS) {
-                $weeks[$week] += $one['amount'];
+            $oldest = max($oldest, $one->daysAgo);
+            $week = intdiv($one->daysAgo, 7);
+            if ($one->daysAgo >= 0 && $week <= self::WEEKS) {
+                $weeks[$week] += $one->amount;
             }
         }
         $mean = array_sum(array_slice($weeks, 1)) / self::WEEKS;

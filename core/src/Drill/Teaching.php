@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Shared\Fault;
+
 /** What a coach says and looks for: words only, so that mending them changes no record. */
 final readonly class Teaching
 {
     /**
      * @param  non-empty-list<string>  $points  two or three coaching points
      * @param  list<Question>  $questions
-     * @param  non-empty-list<array{fault: string, fix: string}>  $faults
+     * @param  non-empty-list<Fault>  $faults
      * @param  non-empty-list<string>  $cautions
      * @param  list<StandIn>  $standIns
      * @param  list<string>  $words  other words it is found by

@@ -13,14 +13,14 @@ final class InvalidDrill extends InvalidArgumentException implements CoreExcepti
 
     private const REASON = 'drill';
 
-    /** @var list<array{path: string, message: string}> every fault that was found, by the path of its field */
+    /** @var list<FieldFault> every fault that was found, by the path of its field */
     public array $faults = [];
 
-    /** @param  non-empty-list<array{path: string, message: string}>  $faults */
+    /** @param  non-empty-list<FieldFault>  $faults */
     public static function withFaults(string $slug, array $faults): self
     {
-        $all = implode(' ', array_map(static fn (array $fault): string => "{$fault['path']}: {$fault['message']}", $faults));
-        $refusal = self::at($faults[0]['path'], "Drill {$slug}, {$all}");
+        $all = implode(' ', array_map(static fn (FieldFault $fault): string => "{$fault->path}: {$fault->message}", $faults));
+        $refusal = self::at($faults[0]->path, "Drill {$slug}, {$all}");
         $refusal->faults = $faults;
 
         return $refusal;

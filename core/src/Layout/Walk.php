@@ -20,8 +20,8 @@ final readonly class Walk
     private const FASTEST_METRES_PER_SECOND = 6.0;
 
     /**
-     * @param  list<array{at: Point, seconds: float}>  $ball
-     * @param  list<array{at: Point, seconds: float}>  $worker  none where the worker stands still
+     * @param  list<TimedPoint>  $ball
+     * @param  list<TimedPoint>  $worker  none where the worker stands still
      */
     private function __construct(public array $ball, public array $worker, public float $seconds)
     {
@@ -49,7 +49,7 @@ final readonly class Walk
         }, $seconds);
     }
 
-    /** @return list<array{at: Point, seconds: float}> */
+    /** @return list<TimedPoint> */
     private static function timed(BallPath $path, float $seconds): array
     {
         $gone = [0.0];
@@ -59,7 +59,7 @@ final readonly class Walk
         $all = max(1e-9, $gone[count($gone) - 1]);
 
         return array_map(
-            static fn (Point $at, float $metres): array => ['at' => $at, 'seconds' => $seconds * $metres / $all],
+            static fn (Point $at, float $metres): TimedPoint => new TimedPoint($at, $seconds * $metres / $all),
             $path->points,
             $gone,
         );

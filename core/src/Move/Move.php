@@ -8,6 +8,7 @@ use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Reading\BookFields;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Shared\Fault;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -16,7 +17,7 @@ final readonly class Move
 {
     /**
      * @param  string  $cue  what the body does, in the words of a coach
-     * @param  non-empty-list<array{fault: string, fix: string}>  $faults
+     * @param  non-empty-list<Fault>  $faults
      * @param  list<string>  $easier  slugs of easier neighbours
      * @param  list<string>  $harder  slugs of harder neighbours
      * @param  list<string>  $needs  slugs of what must be there first

@@ -20,6 +20,15 @@ final readonly class OwnNumbers
     {
     }
 
+    /**
+     * @param  float  $seconds  of a rep on average
+     * @param  int  $days  on how many that was measured
+     */
+    public static function of(int $made, int $missed, float $seconds, int $days): self
+    {
+        return new self($made, $missed, $seconds, $days);
+    }
+
     public static function none(): self
     {
         return new self(0, 0, 0.0, 0);

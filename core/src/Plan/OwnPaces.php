@@ -34,14 +34,13 @@ final readonly class OwnPaces
         [$made, $missed, $withTries] = [0, 0, 0];
         [$seconds, $days, $withSeconds] = [0.0, 0, 0];
         foreach ($players as $player) {
-            $tries = $player->triesByDrill[$drill->slug] ?? null;
-            $made += $tries['made'] ?? 0;
-            $missed += $tries['missed'] ?? 0;
-            $withTries += $tries === null ? 0 : 1;
-            $clocked = $player->secondsByDrill[$drill->slug] ?? null;
-            $seconds += ($clocked['seconds'] ?? 0.0) * ($clocked['days'] ?? 0);
-            $days += $clocked['days'] ?? 0;
-            $withSeconds += $clocked === null ? 0 : 1;
+            $own = $player->numbers[$drill->slug] ?? OwnNumbers::none();
+            $made += $own->made;
+            $missed += $own->missed;
+            $withTries += $own->made + $own->missed > 0 ? 1 : 0;
+            $seconds += $own->seconds * $own->days;
+            $days += $own->days;
+            $withSeconds += $own->days > 0 ? 1 : 0;
         }
         if ($withTries === 0 && $withSeconds === 0) {
             return new self(array_fill_keys(array_map(static fn (PlanPlayer $player): int => $player->id, $players), $pace), 0, 0, 0);
@@ -50,18 +49,17 @@ final readonly class OwnPaces
         $tempo = $pace->secondsPerRep / $drill->secondsPerRep;
         $paces = [];
         foreach ($players as $player) {
-            $tries = $player->triesByDrill[$drill->slug] ?? ['made' => 0, 'missed' => 0];
-            $others = $pace->withTries($made - $tries['made'], $missed - $tries['missed']);
-            $clocked = $player->secondsByDrill[$drill->slug] ?? ['seconds' => 0.0, 'days' => 0];
-            $group = ($seconds - $clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $drill->secondsPerRep)
-                / ($days - $clocked['days'] + self::PRIOR_DAYS);
-            $own = ($clocked['seconds'] * $clocked['days'] + self::PRIOR_DAYS * $group) / ($clocked['days'] + self::PRIOR_DAYS);
+            $own = $player->numbers[$drill->slug] ?? OwnNumbers::none();
+            $others = $pace->withTries($made - $own->made, $missed - $own->missed);
+            $clocked = $own->seconds * $own->days;
+            $group = ($seconds - $clocked + self::PRIOR_DAYS * $drill->secondsPerRep) / ($days - $own->days + self::PRIOR_DAYS);
+            $perRep = ($clocked + self::PRIOR_DAYS * $group) / ($own->days + self::PRIOR_DAYS);
             $paces[$player->id] = Pace::of(
-                $withSeconds === 0 ? $pace->secondsPerRep : $own * $tempo,
+                $withSeconds === 0 ? $pace->secondsPerRep : $perRep * $tempo,
                 max(0.05, $others->alpha() / ($others->alpha() + $others->beta())),
                 $pace->fetchSeconds,
-                $tries['made'],
-                $tries['missed'],
+                $own->made,
+                $own->missed,
             );
         }
 

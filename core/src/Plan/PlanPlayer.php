@@ -9,17 +9,12 @@ use FleetSparrow\Core\Shared\StrongFoot;
 /** A player who is coming, with what their own numbers say by drill, and what they may do today. */
 final readonly class PlanPlayer
 {
-    /**
-     * @param  array<string, array{made: int, missed: int}>  $triesByDrill  slug → how many turned out good
-     * @param  array<string, array{seconds: float, days: int}>  $secondsByDrill  slug → seconds of a rep on average, and on how many days
-     *     that was measured
-     */
+    /** @param  array<string, OwnNumbers>  $numbers  by the drill's slug */
     public function __construct(
         public int $id,
         public StrongFoot $strongFoot,
-        public array $triesByDrill = [],
         public Availability $today = Availability::Everything,
-        public array $secondsByDrill = [],
+        public array $numbers = [],
     ) {
     }
 }

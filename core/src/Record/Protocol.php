@@ -13,7 +13,7 @@ use FleetSparrow\Core\Exception\InvalidRecord;
 final readonly class Protocol
 {
     /**
-     * @param  list<array{slug: string, words: string, seconds: float}>  $penalties  seconds for each, below nought where they are taken off
+     * @param  list<Penalty>  $penalties
      * @param  float|null  $limitSeconds  null where going slowly costs nothing of itself
      * @param  float  $perSecondOver  for each second over the limit
      * @param  bool  $countsPartSeconds  whether a part of a second over counts in proportion (default: only whole ones)
@@ -27,7 +27,7 @@ final readonly class Protocol
     }
 
     /**
-     * @param  list<array{slug: string, words: string, seconds: float}>  $penalties
+     * @param  list<Penalty>  $penalties
      *
      * @throws InvalidRecord If there is no penalty, two share a slug, or a figure is outside its range.
      */
@@ -38,7 +38,7 @@ final readonly class Protocol
             throw InvalidRecord::at('penalties', 'A protocol needs penalties, each with a name of its own.');
         }
         foreach ($penalties as $penalty) {
-            if (! (abs($penalty['seconds']) <= 60.0)) {
+            if (! (abs($penalty->seconds) <= 60.0)) {
                 throw InvalidRecord::at('penalties', 'A penalty is at most 60 seconds.');
             }
         }
@@ -68,14 +68,14 @@ final readonly class Protocol
         $lines = [];
         $sum = 0.0;
         foreach ($this->penalties as $penalty) {
-            $count = $counts[$penalty['slug']] ?? 0;
-            unset($counts[$penalty['slug']]);
+            $count = $counts[$penalty->slug] ?? 0;
+            unset($counts[$penalty->slug]);
             if ($count < 0 || $count > 99) {
-                throw InvalidRecord::at("counts.{$penalty['slug']}", 'Count from 0 to 99.');
+                throw InvalidRecord::at("counts.{$penalty->slug}", 'Count from 0 to 99.');
             }
             if ($count > 0) {
-                $sum += $count * $penalty['seconds'];
-                $lines[] = sprintf('%s: %d × %g s = %g s', $penalty['words'], $count, $penalty['seconds'], $count * $penalty['seconds']);
+                $sum += $count * $penalty->seconds;
+                $lines[] = sprintf('%s: %d × %g s = %g s', $penalty->words, $count, $penalty->seconds, $count * $penalty->seconds);
             }
         }
         if ($counts !== []) {
@@ -101,7 +101,7 @@ final readonly class Protocol
     {
         return [
             'penalties' => array_map(
-                static fn (array $one): array => ['slug' => $one['slug'], 'seconds' => $one['seconds']],
+                static fn (Penalty $one): array => ['slug' => $one->slug, 'seconds' => $one->seconds],
                 $this->penalties,
             ),
             'limitSeconds' => $this->limitSeconds,

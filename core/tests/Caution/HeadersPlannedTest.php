@@ -7,13 +7,14 @@ namespace FleetSparrow\Core\Tests\Caution;
 use FleetSparrow\Core\Caution\HeadersPlanned;
 use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Shared\AgeGroup;
+use FleetSparrow\Core\Shared\Earlier;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Both sides of every limit of the published profiles, over rolling windows; the profiles are written from memory. */
 final class HeadersPlannedTest extends TestCase
 {
-    /** @return iterable<string, array{HeadingProfile, string, float, list<array{daysAgo: int, headers: float}>, bool}> */
+    /** @return iterable<string, array{HeadingProfile, string, float, list<Earlier>, bool}> */
     public static function limits(): iterable
     {
         $fa = HeadingProfile::TheFa2020;
@@ -21,21 +22,21 @@ final class HeadersPlannedTest extends TestCase
         yield 'none at U11, the FA' => [$fa, 'U11', 1.0, [], false];
         yield 'five at U12' => [$fa, 'U12', 5.0, [], true];
         yield 'six at U12' => [$fa, 'U12', 6.0, [], false];
-        yield 'U12, a session with headers 27 days ago' => [$fa, 'U12', 1.0, [['daysAgo' => 27, 'headers' => 1.0]], false];
-        yield 'U12, a session with headers 28 days ago' => [$fa, 'U12', 1.0, [['daysAgo' => 28, 'headers' => 1.0]], true];
-        yield 'U12, a session without headers yesterday' => [$fa, 'U12', 5.0, [['daysAgo' => 1, 'headers' => 0.0]], true];
-        yield 'U13, a session with headers six days ago' => [$fa, 'U13', 1.0, [['daysAgo' => 6, 'headers' => 1.0]], false];
-        yield 'U13, a session with headers seven days ago' => [$fa, 'U13', 5.0, [['daysAgo' => 7, 'headers' => 5.0]], true];
+        yield 'U12, a session with headers 27 days ago' => [$fa, 'U12', 1.0, [new Earlier(27, 1.0)], false];
+        yield 'U12, a session with headers 28 days ago' => [$fa, 'U12', 1.0, [new Earlier(28, 1.0)], true];
+        yield 'U12, a session without headers yesterday' => [$fa, 'U12', 5.0, [new Earlier(1, 0.0)], true];
+        yield 'U13, a session with headers six days ago' => [$fa, 'U13', 1.0, [new Earlier(6, 1.0)], false];
+        yield 'U13, a session with headers seven days ago' => [$fa, 'U13', 5.0, [new Earlier(7, 5.0)], true];
         yield 'ten at U16' => [$fa, 'U16', 10.0, [], true];
         yield 'eleven at U16' => [$fa, 'U16', 11.0, [], false];
         yield 'as few as possible is always said' => [$fa, 'U17', 1.0, [], false];
         yield 'none at U11, U.S. Soccer' => [$us, 'U11', 1.0, [], false];
-        yield 'fifteen in a week at U12' => [$us, 'U12', 10.0, [['daysAgo' => 3, 'headers' => 5.0]], true];
-        yield 'sixteen in a week at U12' => [$us, 'U12', 10.0, [['daysAgo' => 3, 'headers' => 6.0]], false];
-        yield 'sixteen in more than a week at U12' => [$us, 'U12', 10.0, [['daysAgo' => 7, 'headers' => 6.0]], true];
+        yield 'fifteen in a week at U12' => [$us, 'U12', 10.0, [new Earlier(3, 5.0)], true];
+        yield 'sixteen in a week at U12' => [$us, 'U12', 10.0, [new Earlier(3, 6.0)], false];
+        yield 'sixteen in more than a week at U12' => [$us, 'U12', 10.0, [new Earlier(7, 6.0)], true];
     }
 
-    /** @param  list<array{daysAgo: int, headers: float}>  $before */
+    /** @param  list<Earlier>  $before */
     #[DataProvider('limits')]
     public function test_both_sides_of_the_limit(
         HeadingProfile $profile,
@@ -57,7 +58,7 @@ final class HeadersPlannedTest extends TestCase
             '4 headers a player, after 13 in 2 sessions of the last 7 days. '
                 .'At most 15 headers a player in 7 days and 30 minutes a week (U.S. Soccer 2016; '
                 .'may have changed, your local rules come first).',
-            HeadersPlanned::sentence(4.0, $limit, [['daysAgo' => 2, 'headers' => 6.0], ['daysAgo' => 5, 'headers' => 7.0]]),
+            HeadersPlanned::sentence(4.0, $limit, [new Earlier(2, 6.0), new Earlier(5, 7.0)]),
         );
         self::assertNull(HeadersPlanned::sentence(0.0, HeadingProfile::NoHeading->limitFor(AgeGroup::of('U18'))));
         self::assertNotNull(HeadersPlanned::sentence(0.2, HeadingProfile::NoHeading->limitFor(AgeGroup::of('U18'))));

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Caution\LoadJump;
 use FleetSparrow\Core\Caution\Weather;
 use FleetSparrow\Core\Caution\WetBulbGlobe;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Shared\Earlier;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -73,11 +74,11 @@ final class WeatherTest extends TestCase
 
     public function test_a_week_is_held_against_the_four_before_it(): void
     {
-        $weekly = fn (float $amount): array => array_map(fn (int $ago): array => ['daysAgo' => $ago, 'amount' => $amount], [7, 14, 21, 28]);
+        $weekly = fn (float $amount): array => array_map(fn (int $ago): Earlier => new Earlier($ago, $amount), [7, 14, 21, 28]);
 
         self::assertSame(1.5, LoadJump::ratio(150.0, $weekly(100.0)));
         // What was done earlier in the same week counts with it.
-        self::assertSame(2.0, LoadJump::ratio(150.0, [...$weekly(100.0), ['daysAgo' => 2, 'amount' => 50.0]]));
+        self::assertSame(2.0, LoadJump::ratio(150.0, [...$weekly(100.0), new Earlier(2, 50.0)]));
         // Two sessions a week in all four.
         self::assertSame(0.75, LoadJump::ratio(150.0, [...$weekly(100.0), ...$weekly(100.0)]));
         // Nothing before four weeks exist, or where they were empty.
@@ -85,6 +86,6 @@ final class WeatherTest extends TestCase
         self::assertNull(LoadJump::ratio(150.0, []));
         self::assertNull(LoadJump::ratio(150.0, $weekly(0.0)));
         // Five weeks ago is too long ago to count.
-        self::assertSame(6.0, LoadJump::ratio(150.0, [['daysAgo' => 28, 'amount' => 100.0], ['daysAgo' => 35, 'amount' => 900.0]]));
+        self::assertSame(6.0, LoadJump::ratio(150.0, [new Earlier(28, 100.0), new Earlier(35, 900.0)]));
     }
 }

@@ -155,7 +155,7 @@ final class BookTest extends TestCase
                 ['slug', 'name', 'layout.width', 'layout.depth', 'layout.length', 'script', 'goodChance'],
                 array_column($refused->faults, 'path'),
             );
-            self::assertStringContainsString('Column 8', $refused->faults[5]['message']);
+            self::assertStringContainsString('Column 8', $refused->faults[5]->message);
         }
     }
 

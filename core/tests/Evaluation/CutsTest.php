@@ -19,6 +19,7 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\AgeGroup;
+use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drills;
@@ -160,7 +161,7 @@ final class CutsTest extends TestCase
     public function test_headers_name_who_is_asked_for_most(): void
     {
         $players = [new PlanPlayer(1, StrongFoot::Right), new PlanPlayer(2, StrongFoot::Right), new PlanPlayer(3, StrongFoot::Right)];
-        $before = fn (float $headers): array => [['daysAgo' => 3, 'headers' => $headers]];
+        $before = fn (float $headers): array => [new Earlier(3, $headers)];
         $context = PlanContext::of(
             $players,
             [],

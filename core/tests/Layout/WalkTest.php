@@ -38,7 +38,7 @@ final class WalkTest extends TestCase
         $lines = LayoutKinds::standard()->read(['kind' => 'facing-lines', 'distance' => ['value' => 8, 'unit' => 'm'], 'perLine' => 2]);
         $walk = Walk::of($lines, Script::fromText('a.in!first b.in!pass'), 4.0);
 
-        self::assertSame([4.0, 4.0], [$walk?->ball[1]['seconds'], $walk?->worker[1]['seconds']]);
+        self::assertSame([4.0, 4.0], [$walk?->ball[1]->seconds, $walk?->worker[1]->seconds]);
         self::assertNull(
             Walk::of(
                 LayoutKinds::standard()->read(

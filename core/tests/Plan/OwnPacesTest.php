@@ -15,6 +15,7 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
@@ -123,8 +124,7 @@ final class OwnPacesTest extends TestCase
         return new PlanPlayer(
             $id,
             StrongFoot::Right,
-            $made + $missed > 0 ? ['sole-taps' => ['made' => $made, 'missed' => $missed]] : [],
-            secondsByDrill: $days > 0 ? ['sole-taps' => ['seconds' => $seconds, 'days' => $days]] : [],
+            numbers: ['sole-taps' => OwnNumbers::of($made, $missed, $seconds, $days)],
         );
     }
 }

@@ -24,6 +24,7 @@ use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -266,7 +267,7 @@ final class PlanTest extends TestCase
         $mean = fn (int $made, int $missed): float => PlanEvaluator::evaluate(
             [$block],
             PlanContext::of(
-                [new PlanPlayer(1, StrongFoot::Right, ['sole-taps' => ['made' => $made, 'missed' => $missed]])],
+                [new PlanPlayer(1, StrongFoot::Right, numbers: ['sole-taps' => OwnNumbers::of($made, $missed, 0.0, 0)])],
                 [],
                 new ClockRules,
             ),

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Tests\Record;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\InvalidRecord;
+use FleetSparrow\Core\Record\Penalty;
 use FleetSparrow\Core\Record\Protocol;
 use FleetSparrow\Core\Tests\Drill\BookTest;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -41,8 +42,8 @@ final class ProtocolTest extends TestCase
 
     public function test_parts_of_a_second_over_may_count_where_a_protocol_says_so(): void
     {
-        $whole = Protocol::of([['slug' => 'a', 'words' => 'A', 'seconds' => 5.0]], 43.0, 1.0, false);
-        $parts = Protocol::of([['slug' => 'a', 'words' => 'A', 'seconds' => 5.0]], 43.0, 1.0, true);
+        $whole = Protocol::of([new Penalty('a', 'A', 5.0)], 43.0, 1.0, false);
+        $parts = Protocol::of([new Penalty('a', 'A', 5.0)], 43.0, 1.0, true);
 
         self::assertSame(51.9, $whole->score(47.9, [])->seconds());
         self::assertSame(52.8, $parts->score(47.9, [])->seconds());

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Drill\Reading;
 use BackedEnum;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Shared\Fault;
 
 /** Reads the fields of an entry of a book file; a fault names the path of the field. */
 final readonly class BookFields
@@ -166,14 +167,14 @@ final readonly class BookFields
     }
 
     /**
-     * @return list<array{fault: string, fix: string}>
+     * @return list<Fault>
      *
      * @throws InvalidDrill If it does not list pairs of a fault and its fix.
      */
     public function faults(): array
     {
         return array_map(
-            static fn (self $pair): array => ['fault' => $pair->text('fault'), 'fix' => $pair->text('fix')],
+            static fn (self $pair): Fault => new Fault($pair->text('fault'), $pair->text('fix')),
             $this->entries('faults'),
         );
     }

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Drill\Reading;
 
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Exception\FieldFault;
 use FleetSparrow\Core\Exception\InvalidDrill;
 
 /** Gathers every fault of an entry, so that a file is mended in one go and not fault by fault. */
 final class FaultList
 {
-    /** @var list<array{path: string, message: string}> */
+    /** @var list<FieldFault> */
     private array $faults = [];
 
     public function add(string $path, string $message): void
     {
-        $this->faults[] = ['path' => $path, 'message' => $message];
+        $this->faults[] = new FieldFault($path, $message);
     }
 
     /**

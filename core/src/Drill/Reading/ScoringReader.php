@@ -12,6 +12,7 @@ use FleetSparrow\Core\Record\Condition;
 use FleetSparrow\Core\Record\FaultCost;
 use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\Penalty;
 use FleetSparrow\Core\Record\Protocol;
 use FleetSparrow\Core\Record\ScoringRule;
 use FleetSparrow\Core\Record\VoidReason;
@@ -69,11 +70,11 @@ final class ScoringReader
     {
         return Protocol::of(
             array_map(
-                static fn (BookFields $one): array => [
-                    'slug' => $one->slug(),
-                    'words' => $one->text('words'),
-                    'seconds' => $one->number('seconds', -60.0, 60.0),
-                ],
+                static fn (BookFields $one): Penalty => new Penalty(
+                    $one->slug(),
+                    $one->text('words'),
+                    $one->number('seconds', -60.0, 60.0),
+                ),
                 $read->entries('penalties'),
             ),
             $read->has('limitSeconds') ? $read->number('limitSeconds', 1.0, 3600.0) : null,
