@@ -14,12 +14,16 @@ export const chromium = {
   ],
 };
 
+// One worker for each server: a server has a database, and with it squads, of its own.
+const servers = (process.env.SPARROW_URL ?? 'http://127.0.0.1:8060').split(' ');
+const own = servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % servers.length] ?? '';
+
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '*.spec.ts',
   outputDir: 'var/playwright',
-  // One after the other: they share one squad's season.
-  workers: 1,
+  workers: servers.length,
+  // The tests of one file share a squad's season.
   fullyParallel: false,
   // On the machine that decides alone, a page that one load of the machine held up is tried once more.
   retries: process.env.CI === undefined ? 0 : 1,
@@ -27,5 +31,5 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   reporter: [['list']],
-  use: { baseURL: process.env.SPARROW_URL ?? 'http://127.0.0.1:8060', launchOptions: chromium, viewport: { width: 1280, height: 800 }, trace: 'off' },
+  use: { baseURL: own, launchOptions: chromium, viewport: { width: 1280, height: 800 }, trace: 'off' },
 });

@@ -142,7 +142,7 @@ has_no_tables() { [ "$(as_admin mariadb -N -e "SELECT COUNT(*) FROM information_
 make_demo_database() {
   local log="$VAR/logs/$1-database.log"
   make_database "sparrow_$1"
-  write_env ".env.$1" "sparrow_$1" "$1" "$TEST_PORT"
+  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}"
   {
     # What other code kept, this may not be able to read.
     APP_ENV="$1" artisan cache:clear && APP_ENV="$1" artisan migrate:fresh --force && APP_ENV="$1" artisan sparrow:book && APP_ENV="$1" artisan sparrow:demo

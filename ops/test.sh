@@ -1,6 +1,7 @@
 # Static checks and every test, with databases and a web server of their own on the project's MariaDB.
 
 TEST_SECURE_PORT="${SPARROW_TEST_SECURE_PORT:-8062}"
+SECOND_TEST_PORT="${SPARROW_SECOND_TEST_PORT:-8063}"
 FUZZ_PORT="${SPARROW_FUZZ_PORT:-8064}"
 API_TYPES=resources/js/shared/api/openapi.ts
 
@@ -50,18 +51,23 @@ write_contract() {
   say "docs/openapi.json, docs/formats, $API_TYPES and tests/fixtures/contract are up to date. Read the difference before committing."
 }
 
+# Two at a time, each against a server with a database of its own.
 test_browser() {
   install_packages chromium
   make_demo_database browser
+  make_demo_database browser2 "$SECOND_TEST_PORT"
   stop_web browser
+  stop_web browser2
   install_packages openssl
   # Of its own: a running application keeps the certificate that phones have learned to trust.
   LAN_DIR="$VAR/lan-test"
   make_certificate localhost 127.0.0.1
   start_web browser "$TEST_PORT" browser "$(secure_listeners "$TEST_SECURE_PORT" 127.0.0.1)"
+  start_web browser2 "$SECOND_TEST_PORT" browser2
   local result=0
-  SPARROW_URL="http://127.0.0.1:$TEST_PORT" SPARROW_SECURE_URL="https://127.0.0.1:$TEST_SECURE_PORT" SPARROW_CA="$LAN_DIR/ca.crt" npx playwright test ${SPARROW_ONLY:+-g "$SPARROW_ONLY"} || result=$?
+  SPARROW_URL="http://127.0.0.1:$TEST_PORT http://127.0.0.1:$SECOND_TEST_PORT" SPARROW_SECURE_URL="https://127.0.0.1:$TEST_SECURE_PORT" SPARROW_CA="$LAN_DIR/ca.crt" npx playwright test ${SPARROW_ONLY:+-g "$SPARROW_ONLY"} || result=$?
   stop_web browser
+  stop_web browser2
   return "$result"
 }
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, assistant, coach, keepChanges, newSession, settled, signIn } from './support';
+import { addDrill, assistant, coach, keepChanges, newSession, settled, signedIn, signIn } from './support';
 
 test('a wrong password keeps the e-mail and says so at the field', async ({ page }) => {
   await page.goto('/');
@@ -11,7 +11,7 @@ test('a wrong password keeps the e-mail and says so at the field', async ({ page
 });
 
 test('an absurd dose is said at its field and what was typed stays', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Too long');
   await addDrill(page, 'Sole taps');
   for (const [typed, said] of [
@@ -29,7 +29,7 @@ test('an absurd dose is said at its field and what was typed stays', async ({ pa
 });
 
 test('nobody coming is a sentence, not an empty page', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Rain');
   await addDrill(page, 'Sole taps');
   await page.locator('summary', { hasText: 'Who comes' }).click();
@@ -40,7 +40,7 @@ test('nobody coming is a sentence, not an empty page', async ({ page }) => {
 });
 
 test('a sign-in that ran out while typing is renewed over the plan', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Long evening');
   await addDrill(page, 'Sole taps');
   // An answer under way would bring its cookie back.
@@ -59,7 +59,7 @@ test('a sign-in that ran out while typing is renewed over the plan', async ({ pa
 });
 
 test('what was typed survives loading the page again', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Reload');
   await addDrill(page, 'Sole taps');
   await page.getByLabel('Work, s').fill('55');
@@ -69,7 +69,7 @@ test('what was typed survives loading the page again', async ({ page }) => {
 });
 
 test('two windows change one plan: both are shown and neither is lost unasked', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Two windows');
   await addDrill(page, 'Sole taps');
   await keepChanges(page);

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addDrill, assistant, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, settled, signIn } from './support';
+import { addDrill, assistant, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, settled, signedIn, signIn } from './support';
 
 test('a coach makes a drill their own, sees what a change comes to, and keeps, shares and retires it', async ({ page }) => {
   await signIn(page);
@@ -141,7 +141,7 @@ test('ladders show where each player stands and why', async ({ page }) => {
 });
 
 test('a circuit and a build-up are planned and the circuit is run item by item', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'In a row');
   await addDrill(page, 'Warm-up circuit, three moves');
   await settled(page);

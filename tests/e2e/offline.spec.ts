@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, coach, keepChanges, newSession, runLink, runUntil, signIn } from './support';
+import { addDrill, coach, keepChanges, newSession, runLink, runUntil, signedIn } from './support';
 
 test('numbers taken without a network are kept and sent once, whatever gets lost', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'No signal behind the shed');
   await addDrill(page, 'Gate to gate');
   await keepChanges(page);
@@ -47,7 +47,7 @@ test('numbers taken without a network are kept and sent once, whatever gets lost
 });
 
 test('with the records away the clock goes on and the page says so', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Records away');
   await addDrill(page, 'Sole taps');
   await keepChanges(page);
@@ -71,7 +71,7 @@ test('with the records away the clock goes on and the page says so', async ({ pa
 });
 
 test('a sign-in that ran out in the roll call keeps the numbers and asks quietly', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Long roll call');
   await addDrill(page, 'Sole taps');
   await keepChanges(page);

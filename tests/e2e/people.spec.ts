@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { lead, coach, enter, expectAccessible, signIn } from './support';
+import { coach, enter, expectAccessible, lead, signIn } from './support';
 
 test('the lead invites somebody, who comes in by the link and is taken off again', async ({ page, browser }) => {
   await signIn(page, lead);

@@ -1,10 +1,10 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, keepChanges, newSession, phone, runLink, runUntil, signIn } from './support';
+import { addDrill, keepChanges, newSession, phone, runLink, runUntil, signedIn, signIn } from './support';
 
 test.use({ viewport: phone, hasTouch: true });
 
 test('a session is planned and run with one thumb', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Thumb');
   await addDrill(page, 'Drag back and away');
   await keepChanges(page);

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signIn } from './support';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signedIn, signIn } from './support';
 
 test('a session too long is cut with one press, and every step can be taken back', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Too much');
   await addDrill(page, 'Sole taps');
   await addDrill(page, 'Drag back and away');
@@ -33,7 +33,7 @@ test('a session too long is cut with one press, and every step can be taken back
 });
 
 test('a warning is cured where it stands', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Waiting');
   await addDrill(page, 'Zigzag, inside and outside');
   await page.getByLabel('Stations').fill('2');

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signIn } from './support';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signedIn } from './support';
 
 test('three sessions are proposed, one is taken, and nothing is lost', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Proposed');
   await addDrill(page, 'Sole taps');
   await keepChanges(page);
@@ -52,7 +52,7 @@ test('three sessions are proposed, one is taken, and nothing is lost', async ({ 
 });
 
 test('blocks are pulled on the ribbon to another place and another length, by mouse and by keys', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'Pulled');
   for (const name of ['Sole taps', 'Pull back and out', 'Gate to gate']) await addDrill(page, name);
   await settled(page);
@@ -97,7 +97,7 @@ test('blocks are pulled on the ribbon to another place and another length, by mo
 });
 
 test('what is barred needs a reason, who may not work does not, and the sheet says both', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'With care');
   await addDrill(page, 'Receive on the far foot');
   await addDrill(page, 'From the hand: a soft ball to the hands, with the forehead');
@@ -141,7 +141,7 @@ test('what is barred needs a reason, who may not work does not, and the sheet sa
 
 test('on a phone the plan still moves by press', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await signedIn(page);
   await newSession(page, 'In one hand');
   for (const name of ['Sole taps', 'Gate to gate']) await addDrill(page, name);
   await settled(page);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, coach, enter, expectAccessible, keepChanges, newSession, runLink, runUntil } from './support';
+import { addDrill, addSession, coach, enter, expectAccessible, keepChanges, runLink, runUntil } from './support';
 
 test('from sign-in to the next number to beat', async ({ page }) => {
   await enter(page, coach);
@@ -10,7 +10,7 @@ test('from sign-in to the next number to beat', async ({ page }) => {
   await expect(page.getByText('Missing: Tomasz.')).toBeVisible();
 
   // Plan: add three, move one, and see what the server makes of it.
-  await newSession(page, 'Quick feet by the quay');
+  await addSession(page, 'Quick feet by the quay');
   await addDrill(page, 'Sole taps');
   await addDrill(page, 'Figure of eight');
   await addDrill(page, 'Inside taps');
