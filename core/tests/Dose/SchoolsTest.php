@@ -84,6 +84,13 @@ final class SchoolsTest extends TestCase
         );
     }
 
+    public function test_moments_of_tries_worked_out_by_hand(): void
+    {
+        // p 0.5, at most 3: 1, 2 and 3 balls at 0.5, 0.25 and 0.25; mean 1.75, deviations −0.75, 0.25 and 1.25.
+        $time = TriesDose::of(3, true, self::pattern())->turnTime([self::sure(1.0, 0.5, 0.0)]);
+        self::assertEqualsWithDelta([1.75, 0.6875, 0.28125], [$time->meanSeconds, $time->variance, $time->third], 1e-5);
+    }
+
     public function test_free_time_is_the_clock(): void
     {
         self::assertSame(

@@ -77,6 +77,26 @@ final class ProtocolTest extends TestCase
         }
     }
 
+    public function test_a_penalty_is_at_most_a_minute_either_way(): void
+    {
+        foreach ([-60.0, 60.0] as $seconds) {
+            self::assertSame(40.0 + $seconds + 60.0, Protocol::of(
+                [new Penalty('a', 'A', $seconds), new Penalty('b', 'B', 60.0)],
+                null,
+                0.0,
+                false,
+            )->score(40.0, ['a' => 1, 'b' => 1])->seconds());
+        }
+        foreach ([-60.1, 60.1, NAN] as $seconds) {
+            try {
+                Protocol::of([new Penalty('a', 'A', $seconds)], null, 0.0, false);
+                self::fail("{$seconds} s was taken.");
+            } catch (InvalidRecord $refused) {
+                self::assertSame('penalties', $refused->path());
+            }
+        }
+    }
+
     private static function protocol(): Protocol
     {
         $drills = array_column(array_map(fn (Drill $drill): array => [$drill->slug, $drill], BookTest::book()), 1, 0);

@@ -33,6 +33,8 @@ final class SessionLoadTest extends TestCase
         $tally = Tally::of(Script::fromText('L.in')->resolved(Foot::Right), 1)->times(1.25);
 
         self::assertSame(1.3, SessionLoad::of($tally, StrongFoot::Right)->touches);
-        self::assertSame(0.0, SessionLoad::of(Tally::zero(), StrongFoot::Right)->touches);
+        $zero = Tally::zero();
+        self::assertSame(0.0, SessionLoad::of($zero, StrongFoot::Right)->touches);
+        self::assertSame([0.0, 0.0, 0.0], [$zero->feints, $zero->turns, $zero->degreesTurned]);
     }
 }
