@@ -12,6 +12,7 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\FreeDose;
 use FleetSparrow\Core\Dose\LengthsDose;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Dose\SetsAndRest;
 use FleetSparrow\Core\Dose\StreakDose;
 use FleetSparrow\Core\Dose\TriesDose;
@@ -89,6 +90,17 @@ final class SchoolsTest extends TestCase
         // p 0.5, at most 3: 1, 2 and 3 balls at 0.5, 0.25 and 0.25; mean 1.75, deviations −0.75, 0.25 and 1.25.
         $time = TriesDose::of(3, true, self::pattern())->turnTime([self::sure(1.0, 0.5, 0.0)]);
         self::assertEqualsWithDelta([1.75, 0.6875, 0.28125], [$time->meanSeconds, $time->variance, $time->third], 1e-5);
+        $all = TriesDose::of(6, false, self::pattern())->turnTime([self::sure(1.0, 0.3, 0.0)]);
+        self::assertSame([6.0, 0.0, 0.0], [$all->meanSeconds, $all->variance, $all->third]);
+    }
+
+    public function test_a_turn_waits_for_who_fetches_longest(): void
+    {
+        $near = self::sure(1.0, 0.5, 0.0);
+        $far = self::sure(1.0, 0.5, 30.0);
+        $quota = QuotaDose::of(10, 0.0, DoseSides::Right);
+        self::assertGreaterThan($quota->turnTime([$far])->meanSeconds, $quota->turnTime([$near, $far])->meanSeconds);
+        self::assertGreaterThan($quota->turnTime([$far])->meanSeconds, $quota->turnTime([$far, $near])->meanSeconds);
     }
 
     public function test_free_time_is_the_clock(): void
@@ -166,6 +178,7 @@ final class SchoolsTest extends TestCase
 
         return [
             'lengths' => [['kind' => 'lengths', 'lengths' => 4, 'andBack' => 1] + $pattern],
+            'lengths one way' => [['kind' => 'lengths', 'lengths' => 4, 'andBack' => 0] + $pattern],
             'collective' => [['kind' => 'collective', 'total' => 100, 'onlyGood' => 0] + $pattern],
             'streak' => [['kind' => 'streak', 'goal' => 50] + $pattern],
             'tries' => [['kind' => 'tries', 'balls' => 6, 'untilHit' => 1] + $pattern],

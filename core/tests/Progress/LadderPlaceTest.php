@@ -59,6 +59,7 @@ final class LadderPlaceTest extends TestCase
             'the first far too hard: there is none lower' => [[[3.0, 4.0], [], []], 0, 'stay'],
             'a rung left out below a passed one' => [[[], [10.0, 10.0], [5.0]], 2, 'stay'],
             'the top passed' => [[[], [], [10.0, 10.0]], null, 'done'],
+            'the first passed, a later one met once' => [[[10.0, 10.0], [], [10.0], []], 1, 'up'],
             'the top met once' => [[[], [], [10.0]], 2, 'stay'],
         ];
     }

@@ -294,6 +294,30 @@ final class RecordTest extends TestCase
         self::assertSame(9.9, MarkValue::of(MarkKind::TimeForWork, 9.85)->value);
     }
 
+    public function test_what_each_kind_of_mark_can_be(): void
+    {
+        $said = array_map(function (MarkKind $kind): string {
+            $of = $kind->measure();
+
+            return "{$kind->value}: {$of->better->value}, {$of->least}-{$of->most} by {$of->step} {$of->unit}";
+        }, MarkKind::cases());
+        self::assertSame([
+            'count-in-time: higher, 0-999 by 1 reps',
+            'time-for-work: lower, 0.1-3600 by 0.1 s',
+            'longest-run: higher, 0-9999 by 1 in a row',
+            'running-total: higher, 0-9999 by 1 in all',
+            'tries-for-quota: lower, 1-999 by 1 tries',
+            'touches-on-path: lower, 1-999 by 1 touches',
+            'hits-of-attempts: higher, 0-99 by 1 hits',
+            'tries-to-first-hit: lower, 1-99 by 1 balls to the first hit',
+            'chain-steps: higher, 0-99 by 1 steps of the chain',
+            'farthest-distance: higher, 0-120 by 0.1 m',
+            'seconds-held: higher, 0-3600 by 0.1 s held',
+            'rung-reached: higher, 0-99 by 1 rung',
+            'protocol-score: lower, 0-999 by 0.1 points',
+        ], $said);
+    }
+
     public function test_best_check_agrees_with_the_golden_cases(): void
     {
         /** @var array{cases: list<array{name: string, better: string, best: float|null, value: float, expected: string}>} $golden */

@@ -36,5 +36,6 @@ final class SessionLoadTest extends TestCase
         $zero = Tally::zero();
         self::assertSame(0.0, SessionLoad::of($zero, StrongFoot::Right)->touches);
         self::assertSame([0.0, 0.0, 0.0], [$zero->feints, $zero->turns, $zero->degreesTurned]);
+        self::assertEquals($zero, Tally::sum([]));
     }
 }
