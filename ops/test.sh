@@ -28,6 +28,7 @@ test_static() {
   vendor/bin/pint --test
   vendor/bin/phpstan analyse --no-progress --memory-limit=1G
   vendor/bin/phpstan analyse -c phpstan.app.neon --no-progress --memory-limit=1G
+  vendor/bin/phpstan analyse -c phpstan.tests.neon --no-progress --memory-limit=1500M
   npx tsc --noEmit
   npx eslint resources/js tests/e2e --max-warnings 0
   npx prettier --check --log-level warn resources/js tests/e2e

@@ -24,8 +24,8 @@ final class CallsTest extends TestCase
         $long = [];
         foreach (self::FOLDERS as $folder) {
             $files = new \RecursiveDirectoryIterator("{$root}/{$folder}", \FilesystemIterator::SKIP_DOTS);
+            /** @var \SplFileInfo $file */
             foreach (new \RecursiveIteratorIterator($files) as $file) {
-                /** @var \SplFileInfo $file */
                 foreach (self::tooMany((string) file_get_contents($file->getPathname())) as $line) {
                     $long[] = substr($file->getPathname(), strlen($root) + 1).":{$line}";
                 }

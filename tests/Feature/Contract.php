@@ -22,10 +22,12 @@ final class Contract
     public static function assertAnswer(TestResponse $answer, string $route): void
     {
         [$method, $uri] = explode(' ', $route);
-        $call = self::document()->paths->{substr($uri, strlen('api/v1'))}->{strtolower($method)} ?? null;
+        /** @var array<string, stdClass> $calls */
+        $calls = (array) (((array) self::document()->paths)[substr($uri, strlen('api/v1'))] ?? []);
+        $call = $calls[strtolower($method)] ?? null;
         Assert::assertNotNull($call, "{$route} is not described.");
         $status = (string) $answer->status();
-        $described = $answer->status() >= 400 ? $call->responses->default : ($call->responses->{$status} ?? null);
+        $described = $answer->status() >= 400 ? $call->responses->default : (((array) $call->responses)[$status] ?? null);
         Assert::assertNotNull($described, "{$route} answered {$status}, which is not described.");
         if (! isset($described->content)) {
             Assert::assertSame('', (string) $answer->getContent(), $route);

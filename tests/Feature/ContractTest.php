@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\OpenApi\Description;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Exception\CoreException;
-use Illuminate\Routing\Route as RegisteredRoute;
 use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -25,8 +24,7 @@ final class ContractTest extends FeatureTestCase
     public function test_every_route_is_described_and_nothing_else(): void
     {
         $routes = [];
-        /** @var RegisteredRoute $route */
-        foreach (Route::getRoutes() as $route) {
+        foreach (Route::getRoutes()->getRoutes() as $route) {
             if (str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/{path}') {
                 $routes[] = strtolower($route->methods()[0]).' '.substr($route->uri(), strlen('api/v1'));
             }

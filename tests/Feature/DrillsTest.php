@@ -185,7 +185,7 @@ final class DrillsTest extends FeatureTestCase
 
         $this->getJson("/api/v1/squads/{$this->squad->id}")->assertJsonPath('lines.0.drillName', 'Secret of the shed');
         self::assertSame(0, DB::table('record_lines')->where('drill_name', 'Secret of the shed')->count());
-        self::assertSame(1, (int) DB::table('club_line_names')->where('line_key', $key)->count());
+        self::assertSame(1, DB::table('club_line_names')->where('line_key', $key)->count());
     }
 
     public function test_a_file_goes_out_and_comes_back_without_loss(): void

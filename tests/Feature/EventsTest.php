@@ -346,7 +346,11 @@ final class EventsTest extends FeatureTestCase
         return $events;
     }
 
-    /** @return array{list<array<string, mixed>>, list<array<string, mixed>>} */
+    /**
+     * @return array{list<array<string, mixed>>, list<array<string, mixed>>}
+     *
+     * @phpstan-impure
+     */
     private function projections(): array
     {
         $rows = fn (string $table): array => DB::table($table)->orderBy('player_id')->orderBy('line_key')->get()

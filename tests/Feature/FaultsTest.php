@@ -48,7 +48,7 @@ final class FaultsTest extends FeatureTestCase
         try {
             $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertStatus(503)->assertJsonPath('code', 'records-away');
         } finally {
-            config(['database.connections.mariadb.port' => env('DB_PORT')]);
+            config(['database.connections.mariadb.port' => getenv('DB_PORT')]);
             DB::purge('mariadb');
         }
     }

@@ -184,7 +184,7 @@ abstract class FeatureTestCase extends TestCase
         ];
     }
 
-    /** @param  list<array<string, mixed>>  $marks */
+    /** @param  list<mixed>  $marks  some of them none at all */
     protected function send(array $marks, ?User $by = null): TestResponse
     {
         return $this->actingAs($by ?? $this->coach)->postJson('/api/v1/marks', ['marks' => $marks]);

@@ -83,6 +83,7 @@ final class PastTest extends FeatureTestCase
         // The last thing that is written cannot be: nothing of the rest may stay.
         $isBroken = true;
         DB::listen(function (QueryExecuted $query) use (&$isBroken): void {
+            /** @var bool $isBroken changed by who holds the reference */
             if ($isBroken && str_contains($query->sql, 'insert into `session_groups`')) {
                 throw new RuntimeException('The disk is full.');
             }

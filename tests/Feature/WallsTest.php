@@ -12,7 +12,6 @@ use App\Models\User;
 use App\Tenancy\Ability;
 use App\Tenancy\ClubContext;
 use App\Tenancy\Role;
-use Illuminate\Routing\Route as RegisteredRoute;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -179,8 +178,7 @@ final class WallsTest extends FeatureTestCase
     public function test_every_route_has_a_rule_and_every_rule_a_route(): void
     {
         $routes = [];
-        /** @var RegisteredRoute $route */
-        foreach (Route::getRoutes() as $route) {
+        foreach (Route::getRoutes()->getRoutes() as $route) {
             $routes[] = "{$route->methods()[0]} {$route->uri()}";
         }
 

@@ -122,10 +122,18 @@ final class StartTest extends TestCase
         $this->killedWhen(
             fn (): bool => (int) self::$checkout->ask('select count(*) from drill_versions') > 100
             && Checkout::must("pgrep -f 'sparrow:demo' || true") !== ''
-            && usleep(700_000) === null
+            && self::passed(700_000)
         );
         self::assertSame('0', self::$checkout->ask('select count(*) from clubs'), 'No half of a demo.');
         $this->startsWhole();
+    }
+
+    /** A while later. */
+    private static function passed(int $microseconds): bool
+    {
+        usleep($microseconds);
+
+        return true;
     }
 
     #[Group('slow')]
@@ -143,7 +151,7 @@ final class StartTest extends TestCase
             'seven are' => fn (): bool => $rows('migrations') >= 7,
             'the book is being read' => fn (): bool => $rows('migrations') >= 10 && ! is_file("{$path}/var/run/migrating"),
             'the demo begins' => fn (): bool => $rows('drill_versions') > 100,
-            'the demo is half there' => fn (): bool => $rows('drill_versions') > 100 && usleep(1_500_000) === null,
+            'the demo is half there' => fn (): bool => $rows('drill_versions') > 100 && self::passed(1_500_000),
             'php is starting' => fn (): bool => is_file("{$path}/var/web-main/fpm.conf"),
             'the web server is starting' => fn (): bool => is_file("{$path}/var/web-main/nginx.conf"),
         ];
@@ -151,11 +159,11 @@ final class StartTest extends TestCase
         foreach ($moments as $name => $moment) {
             $this->forget();
             $this->killedWhen($moment, alsoServers: count($mended) % 2 === 1);
+            // Fails by itself where a start is not mended.
             $this->startsWhole($name);
             $mended[] = $name;
         }
         fwrite(STDERR, "\n".count($moments).' killed starts, '.count($mended)." mended.\n");
-        self::assertCount(12, $mended);
     }
 
     public function test_a_killed_upgrade_goes_back_to_the_records_before_it_and_tries_again(): void

@@ -8,6 +8,7 @@ use App\Models\Squad;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Exception\FieldFault;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Layout\LayoutParameter;
@@ -78,7 +79,10 @@ final class DrillTrialResource
     {
         return [
             'fields' => $fields,
-            'faults' => $fault->faults === [] ? [['path' => $fault->path(), 'message' => $fault->getMessage()]] : array_map(get_object_vars(...), $fault->faults),
+            'faults' => array_map(
+                get_object_vars(...),
+                $fault->faults === [] ? [new FieldFault($fault->path(), $fault->getMessage())] : $fault->faults,
+            ),
             'parameters' => self::parameters($fields),
             'drill' => null,
             'worked' => null,

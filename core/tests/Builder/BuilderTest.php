@@ -50,7 +50,7 @@ final class BuilderTest extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$book = array_map(DrillFactory::fromFields(...), array_values(BookTest::fields()));
+        self::$book = array_map(DrillFactory::fromFields(...), BookTest::fields());
     }
 
     public function test_three_sessions_that_fit_differ_and_say_why(): void

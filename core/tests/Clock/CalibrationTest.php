@@ -95,7 +95,10 @@ final class CalibrationTest extends TestCase
         // What is measured at the pitch is held against the plain time, so that a calibration is not calibrated again.
         self::assertSame(
             [40.0, 60.0, 15.0],
-            array_values(array_filter(array_map(fn (Segment $segment): ?float => $segment->plainSeconds, $own->segments))),
+            array_values(array_filter(
+                array_map(fn (Segment $segment): ?float => $segment->plainSeconds, $own->segments),
+                fn (?float $seconds): bool => $seconds !== null,
+            )),
         );
     }
 }

@@ -123,7 +123,8 @@ final class CountedFinishTest extends TestCase
         $draws = array_map(fn (int $i): float => mt_rand() / mt_getrandmax(), range(1, 9));
         sort($draws);
         $own = $draws[(int) round(10 * $chance) - 1];
-        for ($made = 0, $missed = 0; $made < $good;) {
+        [$made, $missed] = [0, 0];
+        while ($made < $good) {
             mt_rand() / mt_getrandmax() < $own ? $made++ : $missed++;
         }
 

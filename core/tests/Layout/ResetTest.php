@@ -53,7 +53,8 @@ final class ResetTest extends TestCase
         )->then(function (int ...$metres): void {
             [$areaWidth, $areaDepth, $width, $depth, $gap] = $metres;
             $count = function (int $room, int $each) use ($gap): int {
-                for ($fits = 0, $end = $each; $end <= $room; $end += $each + $gap) {
+                $fits = 0;
+                for ($end = $each; $end <= $room; $end += $each + $gap) {
                     $fits++;
                 }
 

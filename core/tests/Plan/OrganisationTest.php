@@ -375,7 +375,7 @@ final class OrganisationTest extends TestCase
      */
     private static function drill(array $organisation, array $change = []): \FleetSparrow\Core\Drill\Drill
     {
-        $card = ($organisation['playerServers'] ?? 0) > 0 || ($organisation['coachServes'] ?? false)
+        $card = ($organisation['playerServers'] ?? 0) > 0 || ($organisation['coachServes'] ?? false) === true
             ? ['card' => ['give' => 'Along the ground.', 'call' => '', 'count' => '', 'stop' => '']]
             : [];
 

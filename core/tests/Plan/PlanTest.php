@@ -376,7 +376,8 @@ final class PlanTest extends TestCase
                 $most = 0;
                 for ($player = 0; $player < 6; $player++) {
                     $p = $chance();
-                    for ($good = 0, $misses = 0; $good < 10;) {
+                    [$good, $misses] = [0, 0];
+                    while ($good < 10) {
                         $uniform() < $p ? $good++ : $misses++;
                     }
                     $most = max($most, $misses);

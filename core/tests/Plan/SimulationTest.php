@@ -151,13 +151,15 @@ final class SimulationTest extends TestCase
     /** Misses before so many good ones, for a player whose own chance nobody knows: about the drill's, weighed as ten tries. */
     private function misses(int $good, float $chance): int
     {
+        $this->pools["{$good} {$chance}"] ??= [];
         $pool = &$this->pools["{$good} {$chance}"];
-        while (count($pool ?? []) < 25000) {
+        while (count($pool) < 25000) {
             // Beta(a, b) with whole a and b: the a-th smallest of a + b − 1 uniforms.
             $draws = array_map(fn (int $i): float => self::uniform(), range(1, 9));
             sort($draws);
             $own = $draws[(int) round(10 * $chance) - 1];
-            for ($made = 0, $missed = 0; $made < $good;) {
+            [$made, $missed] = [0, 0];
+            while ($made < $good) {
                 self::uniform() < $own ? $made++ : $missed++;
             }
             $pool[] = $missed;

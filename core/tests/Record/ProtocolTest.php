@@ -101,6 +101,6 @@ final class ProtocolTest extends TestCase
     {
         $drills = array_column(array_map(fn (Drill $drill): array => [$drill->slug, $drill], BookTest::book()), 1, 0);
 
-        return $drills['sixteen-passes']->rule?->protocol ?? throw new \LogicException('The test is not in the book.');
+        return $drills['sixteen-passes']->rule->protocol ?? throw new \LogicException('The test is not in the book.');
     }
 }

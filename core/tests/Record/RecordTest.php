@@ -320,14 +320,14 @@ final class RecordTest extends TestCase
 
     public function test_best_check_agrees_with_the_golden_cases(): void
     {
-        /** @var array{cases: list<array{name: string, better: string, best: float|null, value: float, expected: string}>} $golden */
+        /** @var array{cases: list<array{name: string, better: string, best: ?float, value: float, expected: string}>} $golden */
         $golden = json_decode((string) file_get_contents(__DIR__.'/../golden/best-check.json'), true, flags: JSON_THROW_ON_ERROR);
         self::assertNotEmpty($golden['cases']);
         foreach ($golden['cases'] as $case) {
-            $best = $case['best'] === null ? null : (float) $case['best'];
+            $best = $case['best'];
             self::assertSame(
                 $case['expected'],
-                BestCheck::of(Better::from($case['better']), $best, (float) $case['value'])->value,
+                BestCheck::of(Better::from($case['better']), $best, $case['value'])->value,
                 $case['name'],
             );
         }

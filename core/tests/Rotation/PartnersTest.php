@@ -211,13 +211,13 @@ final class PartnersTest extends TestCase
         self::assertSame(0.0, array_sum(array_map($meetings->cost(...), SmallGroups::of(self::ids(9), 3, $meetings))));
     }
 
-    /** @return list<string> */
+    /** @return list<int> */
     private static function ids(int $count): array
     {
         return range(1, $count);
     }
 
-    /** @param  list<list<string>>  $groups */
+    /** @param  list<list<int>>  $groups */
     private static function cost(array $groups, Meetings $meetings): float
     {
         $cost = 0.0;
@@ -234,8 +234,8 @@ final class PartnersTest extends TestCase
     /**
      * Every way to make pairs, and one three of an odd number.
      *
-     * @param  list<string>  $left
-     * @return iterable<list<list<string>>>
+     * @param  list<int>  $left
+     * @return iterable<list<list<int>>>
      */
     private static function groupings(array $left, bool $withThree): iterable
     {
@@ -259,7 +259,7 @@ final class PartnersTest extends TestCase
     /**
      * Whether everybody can be with somebody new: whoever has the fewest to choose from chooses first, and every choice is tried.
      *
-     * @param  list<string>  $players
+     * @param  list<int>  $players
      */
     private static function canAllPair(array $players, Meetings $meetings): bool
     {

@@ -63,9 +63,8 @@ final class SegmentClockTest extends TestCase
     }
 
     /**
-     * @return array{segments: list<array{seconds: int, endsByClock: bool}>, cases: list<array{name: string,
-     *     presses: list<array{press: string, atMs: int, seconds?: int}>, nowMs: int, expected:
-     *     array{state: string, index: int, elapsedMs: int, remainingMs: int}}>}
+     * @return array{segments: list<array{seconds: int, endsByClock: bool}>, cases: list<array<string, mixed>>,
+     *     spent: list<array<string, mixed>>}
      */
     private static function golden(): array
     {
