@@ -14,6 +14,7 @@ use FleetSparrow\Core\Dose\PlainDose;
 use FleetSparrow\Core\Dose\SetsAndRest;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /** A dose the product does not have: touches to a beat. All that one more kind takes. */
 final readonly class BeatDose implements PlainDose
@@ -55,6 +56,11 @@ final readonly class BeatDose implements PlainDose
     public function window(): array
     {
         return ['kind' => 'beat', 'beats' => $this->beats, 'perMinute' => $this->perMinute];
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::fixed($times * $this->goes() * 60.0 * $this->beats / $this->perMinute);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

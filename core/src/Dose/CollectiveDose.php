@@ -7,6 +7,9 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Chances;
+use FleetSparrow\Core\Statistics\NormalDistribution;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -57,6 +60,23 @@ final readonly class CollectiveDose implements PlainDose
     public function window(): array
     {
         return ['kind' => 'collective', 'total' => $this->total, 'onlyGood' => $this->onlyGood ? 1 : 0];
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        $misses = $this->onlyGood ? Plays::misses($this->total, $pace, $memo) : [];
+        $go = function (int $node, float $chance, float $factor, float $draw) use ($pace, $misses): float {
+            // A drop goes on: binomial, by its normal approximation.
+            $drops = $this->onlyGood
+                ? $misses[$node][(int) ($draw * Chances::SLICES)]
+                : max(0.0, $this->total * (1.0 - $chance)
+                    + sqrt($this->total * $chance * (1.0 - $chance)) * NormalDistribution::quantile(max(1e-6, $draw)));
+            $reps = $this->total + ($this->onlyGood ? $drops : 0.0);
+
+            return $reps * $factor * $pace->secondsPerRep + $drops * $pace->fetchSeconds;
+        };
+
+        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /** What is prescribed: how much work, on which sides, in how many sets, with which rest. */
 interface Dose
@@ -38,6 +39,17 @@ interface Dose
 
     /** Seconds of one set where the clock ends it, or null where the work does. */
     public function clockedSetSeconds(): ?float;
+
+    /** Goes of one player: one set on one side, in a streak and a race one try. */
+    public function goes(): int;
+
+    /**
+     * What all goes of one player take, the rests between them left out.
+     *
+     * @param  float|null  $limitSeconds  when a coach stops a go that would not end; null for never
+     * @param  int  $times  how often the whole of it is done, with the same chance and pace: rounds of a circuit
+     */
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles;
 
     /**
      * Time of one turn in which these players work side by side, ended by the slowest where the work ends it.

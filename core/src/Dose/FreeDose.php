@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /** Minutes and no count: explore. */
 final readonly class FreeDose implements PlainDose
@@ -75,6 +76,16 @@ final readonly class FreeDose implements PlainDose
     public function clockedSetSeconds(): float
     {
         return $this->minutes * 60.0;
+    }
+
+    public function goes(): int
+    {
+        return 1;
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::fixed($times * 60.0 * $this->minutes);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

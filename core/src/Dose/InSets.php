@@ -17,6 +17,11 @@ trait InSets
         return $this->pattern->sets;
     }
 
+    public function goes(): int
+    {
+        return $this->pattern->sides->count() * $this->pattern->sets;
+    }
+
     public function restSeconds(): float
     {
         return $this->pattern->restSeconds;

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -72,6 +73,11 @@ final readonly class LengthsDose implements PlainDose
             'lengths' => $this->lengths,
             'andBack' => $this->andBack ? 1 : 0,
         ] + ($tempos === '' ? [] : ['tempos' => $tempos]);
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::logNormal($times * $this->goes() * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

@@ -7,7 +7,9 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Chances;
 use FleetSparrow\Core\Statistics\CountDistribution;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Only good ones count: n good reps a side, poor ones are done again, and a missed ball is fetched.
@@ -86,6 +88,47 @@ final class QuotaDose implements PlainDose
     public function clockedSetSeconds(): null
     {
         return null;
+    }
+
+    public function goes(): int
+    {
+        return $this->sides->count();
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        $goes = $times * $this->goes();
+        if ($limitSeconds === null || $goes === 1) {
+            $all = $this->withoutLimit($pace, $goes, $memo);
+
+            return $limitSeconds === null ? $all : $all->atMost($limitSeconds);
+        }
+        $misses = Plays::misses($this->good, $pace, $memo);
+        $go = function (int $node, float $chance, float $factor, float $draw) use ($misses, $pace): float {
+            $missed = $misses[$node][(int) ($draw * Chances::SLICES)];
+
+            return $missed * $pace->fetchSeconds + ($this->good + $missed) * $factor * $pace->secondsPerRep;
+        };
+
+        return Plays::of($pace, $goes, $limitSeconds, $memo, $go);
+    }
+
+    /** One chance for all goes: k goes of n good ones have the misses of one of k·n. */
+    private function withoutLimit(Pace $pace, int $goes, Memo $memo): Quantiles
+    {
+        $good = $goes * $this->good;
+        $misses = $memo->of(
+            "beta {$good} {$pace->alpha()} {$pace->beta()}",
+            fn (): array => CountDistribution::betaNegativeBinomial($good, $pace->alpha(), $pace->beta())->shares(),
+        );
+        $weighted = [];
+        foreach (Plays::factors($memo) as $factor) {
+            foreach ($misses as $missed => $share) {
+                $weighted[] = [($good + $missed) * $factor * $pace->secondsPerRep + $missed * $pace->fetchSeconds, $share];
+            }
+        }
+
+        return Quantiles::weighted($weighted);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

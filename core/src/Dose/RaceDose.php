@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
@@ -87,6 +88,16 @@ final readonly class RaceDose implements PlainDose
     public function clockedSetSeconds(): null
     {
         return null;
+    }
+
+    public function goes(): int
+    {
+        return $this->sides->count() * $this->goes;
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::logNormal($times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * A fixed number of repetitions: sides·sets·n·s + (sides·sets − 1)·rest, the seconds for a rep being judged.
@@ -90,6 +91,16 @@ final readonly class RepsDose implements PlainDose
     public function clockedSetSeconds(): null
     {
         return null;
+    }
+
+    public function goes(): int
+    {
+        return $this->sides->count() * $this->sets;
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::logNormal($times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

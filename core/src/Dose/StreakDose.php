@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
@@ -60,6 +61,14 @@ final readonly class StreakDose implements PlainDose
     public function window(): array
     {
         return ['kind' => 'streak', 'goal' => $this->goal];
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
+            + $factor * $pace->secondsPerRep * min($this->goal, $chance >= 1.0 ? $this->goal : floor(log(1.0 - $draw) / log($chance)));
+
+        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

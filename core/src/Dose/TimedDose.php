@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Work for a fixed time: exact, rest between sets and none after the last.
@@ -90,6 +91,16 @@ final readonly class TimedDose implements PlainDose
     public function clockedSetSeconds(): float
     {
         return $this->workSeconds;
+    }
+
+    public function goes(): int
+    {
+        return $this->sides->count() * $this->sets;
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        return Quantiles::fixed($times * $this->goes() * $this->workSeconds);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

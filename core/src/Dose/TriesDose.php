@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Goes at a target: until the first hit, at most n ("not in n" is a result), or all n balls for the hits among them. Balls are
@@ -55,6 +56,16 @@ final readonly class TriesDose implements PlainDose
     public function window(): array
     {
         return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
+    }
+
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
+            + $factor * $pace->secondsPerRep * ($this->untilHit && $chance < 1.0
+                ? min($this->balls, 1.0 + floor(log(1.0 - $draw) / log(1.0 - $chance)))
+                : ($this->untilHit ? 1 : $this->balls));
+
+        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

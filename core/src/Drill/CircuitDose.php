@@ -14,6 +14,7 @@ use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Items in a row, run without stopping, as often as there are rounds: the sum of what each item takes and of the rests after
@@ -104,6 +105,24 @@ final readonly class CircuitDose implements Dose
     public function clockedSetSeconds(): null
     {
         return null;
+    }
+
+    public function goes(): int
+    {
+        return $this->rounds;
+    }
+
+    /** At the items' own paces, with a chance and a pace anew for each item; the rests between items belong to it. */
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    {
+        $sum = Quantiles::fixed(0.0);
+        foreach ($this->items as $i => $item) {
+            $rest = $i < count($this->items) - 1 ? $item->restSeconds : 0.0;
+            $sum = $sum->plus($item->dose->ownTime($item->pace, $limitSeconds, $memo, $times * $this->rounds))
+                ->plus(Quantiles::fixed($times * $this->rounds * $rest));
+        }
+
+        return $sum;
     }
 
     public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate

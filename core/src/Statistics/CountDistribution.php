@@ -149,7 +149,7 @@ final readonly class CountDistribution
     }
 
     /** @return non-empty-list<float> P(X = k), what is left of the tail on the last */
-    private function shares(): array
+    public function shares(): array
     {
         $shares = [];
         $before = 0.0;

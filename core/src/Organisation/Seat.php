@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Organisation;
+
+/**
+ * One player in one spell. Shares are expectations: the ball is theirs for `ball` of the spell, and `wait` of it they wait, whatever
+ * the role; a role counts for what is left.
+ */
+final readonly class Seat
+{
+    /**
+     * @param  int  $place  from 0: which station, field or line
+     * @param  int  $slot  from 0: who of that place
+     * @param  float  $gapSeconds  from one own turn to the next on average, where turns are shared; 0 elsewhere
+     * @param  bool  $isExtra  begins again while others still have goes: these touches count, no number is owed
+     */
+    public function __construct(
+        public Role $role,
+        public int $place = 0,
+        public int $slot = 0,
+        public float $ball = 0.0,
+        public float $wait = 0.0,
+        public float $gapSeconds = 0.0,
+        public bool $isExtra = false,
+    ) {
+    }
+
+    public function at(int $place): self
+    {
+        return new self($this->role, $place, $this->slot, $this->ball, $this->wait, $this->gapSeconds, $this->isExtra);
+    }
+
+    public function again(): self
+    {
+        return new self($this->role, $this->place, $this->slot, $this->ball, $this->wait, $this->gapSeconds, true);
+    }
+
+    /** The same where only a share of the spell is theirs: who is done early waits for the rest of it. */
+    public function forShare(float $share): self
+    {
+        return $share >= 1.0
+            ? $this
+            : new self(
+                role: $this->role,
+                place: $this->place,
+                slot: $this->slot,
+                ball: $this->ball * $share,
+                wait: 1.0 - $share * (1.0 - $this->wait),
+                gapSeconds: $this->gapSeconds,
+                isExtra: $this->isExtra,
+            );
+    }
+}

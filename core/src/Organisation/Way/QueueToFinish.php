@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Organisation\Way;
+
+use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Seat;
+use FleetSparrow\Core\Organisation\WorkingWay;
+
+/**
+ * One attack at a time, of P positions: a set of T seconds has ⌊(T + reset) ÷ (trip + reset)⌋ attacks, and each of N players
+ * attacks · P ÷ N turns. By counting; no source.
+ */
+final readonly class QueueToFinish implements WorkingWay
+{
+    use AllAtOnce;
+
+    /** @param  int<1, max>  $positions */
+    public function __construct(private int $positions, private float $tripSeconds, private float $resetSeconds)
+    {
+    }
+
+    /** Attacks in a set of so many seconds. */
+    public function attacks(float $seconds): int
+    {
+        return (int) floor(($seconds + $this->resetSeconds + 1e-9) / ($this->tripSeconds + $this->resetSeconds));
+    }
+
+    public function secondsPerRep(Crew $crew, float $seconds): float
+    {
+        return ($this->tripSeconds + $this->resetSeconds) * max(1.0, $crew->workers / $this->positions);
+    }
+
+    public function balls(Crew $crew): int
+    {
+        return 1;
+    }
+
+    private function seat(Crew $crew, int $slot): Seat
+    {
+        $attacking = $this->tripSeconds / ($this->tripSeconds + $this->resetSeconds);
+        $inTurn = min(1.0, $this->positions / $crew->workers) * $attacking;
+
+        return new Seat(
+            Role::Works,
+            slot: $slot,
+            ball: $attacking / $crew->workers,
+            wait: 1.0 - $inTurn,
+            gapSeconds: $this->secondsPerRep($crew, $this->tripSeconds),
+        );
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Statistics;
+
+/** What one try after the other comes to where the chance of each player is their own and only guessed at. */
+final class Chances
+{
+    /** Equally likely chances that stand for a Beta; this tool's own value. */
+    public const NODES = 64;
+
+    private const GRID = 256;
+
+    public const SLICES = 128;
+
+    /** Nobody is played out longer than that many misses. */
+    private const MOST_MISSES = 4000;
+
+    /**
+     * Equally likely chances of Beta(α, β), growing: its distribution summed over an even grid of the angle θ with p = sin²θ, where
+     * the density is 2·sin^(2α−1)θ·cos^(2β−1)θ and has no pole for α, β ≥ ½. Checked against R's qbeta.
+     *
+     * @return list<float>
+     */
+    public static function nodes(float $alpha, float $beta): array
+    {
+        if ($beta <= 0.0) {
+            return array_fill(0, self::NODES, 1.0);
+        }
+        [$logs, $most] = [[], -INF];
+        for ($i = 0; $i < self::GRID; $i++) {
+            $angle = ($i + 0.5) / self::GRID * M_PI_2;
+            $logs[] = (2.0 * $alpha - 1.0) * log(sin($angle)) + (2.0 * $beta - 1.0) * log(cos($angle));
+            $most = max($most, $logs[$i]);
+        }
+        $weights = array_map(static fn (float $log): float => exp($log - $most), $logs);
+        [$sum, $gone, $nodes] = [array_sum($weights), 0.0, []];
+        foreach ($weights as $i => $weight) {
+            while (count($nodes) < self::NODES && $gone + $weight >= (count($nodes) + 0.5) / self::NODES * $sum) {
+                $within = ((count($nodes) + 0.5) / self::NODES * $sum - $gone) / $weight;
+                $nodes[] = sin(($i + $within) / self::GRID * M_PI_2) ** 2;
+            }
+            $gone += $weight;
+        }
+
+        return count($nodes) === self::NODES ? $nodes : array_pad($nodes, self::NODES, 1.0);
+    }
+
+    /**
+     * Misses before the n-th good one at a known chance, negative binomial, as equally likely numbers:
+     * P(m + 1) = P(m)·(n + m) ÷ (m + 1)·(1 − p). Checked against R's qnbinom.
+     *
+     * @return non-empty-list<int>
+     */
+    public static function misses(int $good, float $chance): array
+    {
+        $misses = [];
+        [$mass, $under, $wrong] = [$chance ** $good, 0.0, 1.0 - $chance];
+        for ($m = 0; count($misses) < self::SLICES && $m < self::MOST_MISSES; $m++) {
+            $under += $mass;
+            while (count($misses) < self::SLICES && $under >= (count($misses) + 0.5) / self::SLICES) {
+                $misses[] = $m;
+            }
+            $mass *= ($good + $m) / ($m + 1) * $wrong;
+        }
+
+        return array_pad($misses, self::SLICES, self::MOST_MISSES);
+    }
+}

@@ -1,0 +1,255 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Statistics;
+
+/**
+ * A distribution as equally likely values, growing: value i stands for the share from i ÷ n to (i + 1) ÷ n.
+ *
+ * For times that have no moments (a quota at a low chance), or an atom (a limit): nothing is interpolated across equal values.
+ *
+ * Example: `Quantiles::of([3.0, 1.0, 2.0, 4.0])->at(0.5)` is `2.0`.
+ */
+final readonly class Quantiles
+{
+    /** As many as a sum or a slowest of unlike ones has; this tool's own value. */
+    public const COUNT = 256;
+
+    /** Coprime to COUNT and near its golden section, so that pairs of two sums are spread evenly; this tool's own value. */
+    private const STRIDE = 159;
+
+    private const BINS = 1500;
+
+    /** @param  list<float>  $values  growing */
+    private function __construct(public array $values)
+    {
+    }
+
+    public static function fixed(float $value): self
+    {
+        return new self([$value]);
+    }
+
+    /** @param  list<float>  $values  in any order */
+    public static function of(array $values): self
+    {
+        sort($values);
+
+        return new self($values);
+    }
+
+    /** Log-normal with this mean and coefficient of variation: log variance ln(1 + cv²), log mean ln(mean) − half of it. */
+    public static function logNormal(float $mean, float $coefficientOfVariation, int $count = self::COUNT): self
+    {
+        if ($mean <= 0.0 || $coefficientOfVariation <= 0.0) {
+            return self::fixed($mean);
+        }
+        $variance = log(1.0 + $coefficientOfVariation ** 2);
+        [$middle, $deviation] = [log($mean) - $variance / 2.0, sqrt($variance)];
+        $values = [];
+        for ($i = 0; $i < $count; $i++) {
+            $values[] = exp($middle + $deviation * NormalDistribution::quantile(($i + 0.5) / $count));
+        }
+
+        return new self($values);
+    }
+
+    /**
+     * From values with weights, gathered in bins of equal ratio: each bin stands where its own values lie on average.
+     *
+     * @param  list<array{float, float}>  $weighted  value over 0, weight
+     */
+    public static function weighted(array $weighted, int $count = 4 * self::COUNT): self
+    {
+        [$least, $most] = [INF, 0.0];
+        foreach ($weighted as [$value]) {
+            [$least, $most] = [min($least, $value), max($most, $value)];
+        }
+        $scale = self::BINS / max(1e-9, log($most / $least));
+        [$weights, $sums, $all] = [[], [], 0.0];
+        foreach ($weighted as [$value, $weight]) {
+            $bin = (int) (log($value / $least) * $scale);
+            $weights[$bin] = ($weights[$bin] ?? 0.0) + $weight;
+            $sums[$bin] = ($sums[$bin] ?? 0.0) + $weight * $value;
+            $all += $weight;
+        }
+        ksort($weights);
+        [$values, $under, $last] = [[], 0.0, $least];
+        foreach ($weights as $bin => $weight) {
+            $under += $weight;
+            $last = $sums[$bin] / $weight;
+            while (count($values) < $count && $under >= (count($values) + 0.5) / $count * $all) {
+                $values[] = $last;
+            }
+        }
+
+        return new self(array_pad($values, $count, $last));
+    }
+
+    public function isFixed(): bool
+    {
+        return $this->values[0] === $this->values[count($this->values) - 1];
+    }
+
+    public function mean(): float
+    {
+        return array_sum($this->values) / count($this->values);
+    }
+
+    public function variance(): float
+    {
+        $mean = $this->mean();
+
+        return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 2, $this->values)) / count($this->values);
+    }
+
+    /** Third central moment. */
+    public function third(): float
+    {
+        $mean = $this->mean();
+
+        return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 3, $this->values)) / count($this->values);
+    }
+
+    /** The least value at or under which this share lies. */
+    public function at(float $share): float
+    {
+        $count = count($this->values);
+
+        return $this->values[max(0, min($count - 1, (int) ceil($share * $count - 1e-9) - 1))];
+    }
+
+    /** The share at or under a value. */
+    public function shareWithin(float $value): float
+    {
+        [$low, $high] = [0, count($this->values)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->values[$middle] <= $value) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low / count($this->values);
+    }
+
+    public function times(float $factor): self
+    {
+        return new self(array_map(static fn (float $value): float => $value * $factor, $this->values));
+    }
+
+    public function atMost(float $limit): self
+    {
+        return new self(array_map(static fn (float $value): float => min($limit, $value), $this->values));
+    }
+
+    /** The sum with an independent one. */
+    public function plus(self $other): self
+    {
+        if ($other->isFixed() || $this->isFixed()) {
+            [$some, $fixed] = $other->isFixed() ? [$this, $other->values[0]] : [$other, $this->values[0]];
+
+            return $fixed === 0.0 ? $some : new self(array_map(static fn (float $value): float => $value + $fixed, $some->values));
+        }
+        [$mine, $theirs] = [$this->thinned()->values, $other->thinned()->values];
+        $sums = [];
+        foreach ($mine as $i => $value) {
+            $sums[] = $value + $theirs[($i * self::STRIDE + 77) % self::COUNT];
+        }
+
+        return self::of($sums);
+    }
+
+    /** The largest of so many independent ones of this kind: P(all ≤ x) = P(one ≤ x)^n. */
+    public function largestOfSame(int $count): self
+    {
+        if ($count <= 1 || $this->isFixed()) {
+            return $this;
+        }
+        $values = [];
+        for ($i = 0; $i < self::COUNT; $i++) {
+            $values[] = $this->between((($i + 0.5) / self::COUNT) ** (1.0 / $count));
+        }
+
+        return new self($values);
+    }
+
+    /**
+     * The largest of independent unlike ones: the product of their distribution functions, a step at each value.
+     *
+     * @param  non-empty-list<self>  $each
+     */
+    public static function largest(array $each): self
+    {
+        $alike = [];
+        foreach ($each as $one) {
+            $alike[implode(' ', [$one->values[0], $one->mean(), count($one->values)])][] = $one;
+        }
+        $kinds = array_map(static fn (array $same): self => $same[0]->largestOfSame(count($same)), array_values($alike));
+
+        return count($kinds) === 1 ? $kinds[0] : self::productOf($kinds);
+    }
+
+    /** As many values as a sum works with. */
+    public function thinned(): self
+    {
+        if (count($this->values) === self::COUNT) {
+            return $this;
+        }
+        $values = [];
+        for ($i = 0; $i < self::COUNT; $i++) {
+            $values[] = $this->at(($i + 0.5) / self::COUNT);
+        }
+
+        return new self($values);
+    }
+
+    /** @param  non-empty-list<self>  $each */
+    private static function productOf(array $each): self
+    {
+        $floor = max(array_map(static fn (self $one): float => $one->values[0], $each));
+        $steps = [];
+        foreach ($each as $which => $one) {
+            foreach ($one->values as $value) {
+                $steps[] = [max($value, $floor), $which];
+            }
+        }
+        usort($steps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        $counts = array_map(static fn (self $one): int => count($one->values), $each);
+        $under = array_fill(0, count($each), 0);
+        [$values, $product, $missing] = [[], 1.0, count($each)];
+        foreach ($steps as [$value, $which]) {
+            $under[$which]++;
+            if ($under[$which] === 1) {
+                $missing--;
+                $product *= 1.0 / $counts[$which];
+            } else {
+                $product *= $under[$which] / ($under[$which] - 1);
+            }
+            while ($missing === 0 && count($values) < self::COUNT && $product >= (count($values) + 0.5) / self::COUNT) {
+                $values[] = $value;
+            }
+        }
+        while (count($values) < self::COUNT) {
+            $values[] = $steps[count($steps) - 1][0];
+        }
+
+        return new self($values);
+    }
+
+    /** The quantile between two values, never across equal ones. */
+    private function between(float $share): float
+    {
+        $last = count($this->values) - 1;
+        $at = $share * count($this->values) - 0.5;
+        $low = max(0, min($last, (int) floor($at)));
+        $high = min($last, $low + 1);
+        [$from, $to] = [$this->values[$low], $this->values[$high]];
+        $isAtom = ($low > 0 && $from === $this->values[$low - 1]) || ($high < $last && $to === $this->values[$high + 1]);
+
+        return $isAtom ? ($at - $low < 0.5 ? $from : $to) : $from + max(0.0, $at - $low) * ($to - $from);
+    }
+}

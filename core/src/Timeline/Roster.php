@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Timeline;
+
+/** How each player spends some spells: a fold over their seats. */
+final class Roster
+{
+    /**
+     * @param  list<Spell>  $spells
+     * @param  list<int>  $players
+     * @return array<int, PlayerTime>
+     */
+    public static function of(array $spells, array $players): array
+    {
+        $times = [];
+        foreach ($players as $player) {
+            $times[$player] = self::one($spells, $player);
+        }
+
+        return $times;
+    }
+
+    /** @param  list<Spell>  $spells */
+    private static function one(array $spells, int $player): PlayerTime
+    {
+        [$ball, $serving, $waiting, $longest, $stretch] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        foreach ($spells as $spell) {
+            $seat = $spell->seats[$player] ?? null;
+            if ($seat === null) {
+                continue;
+            }
+            $waits = $spell->seconds * ($seat->role->isIdle() ? 1.0 : $seat->wait);
+            $ball += $spell->seconds * $seat->ball;
+            $serving += $seat->role->isService() ? $spell->seconds - $waits : 0.0;
+            $waiting += $waits;
+            // Where turns are shared nobody waits longer at a time than from one own turn to the next.
+            $atOnce = $seat->gapSeconds > 0.0 ? min($waits, $seat->gapSeconds * $seat->wait) : $waits;
+            $stretch = $waits >= $spell->seconds - 1e-9 ? $stretch + $waits : $atOnce;
+            $longest = max($longest, $stretch);
+        }
+
+        return new PlayerTime($ball, $serving, $waiting, $longest);
+    }
+}
