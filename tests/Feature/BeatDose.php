@@ -12,7 +12,6 @@ use FleetSparrow\Core\Dose\InSets;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\PlainDose;
 use FleetSparrow\Core\Dose\SetsAndRest;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -61,11 +60,6 @@ final readonly class BeatDose implements PlainDose
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         return Quantiles::fixed($times * $this->goes() * 60.0 * $this->beats / $this->perMinute);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        return $this->pattern->around(DurationEstimate::fixed(60.0 * $this->beats / $this->perMinute));
     }
 
     public function expectedReps(Pace $pace): float

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Exchange\DrillSchema;
 use App\OpenApi\DoseTypes;
+use FleetSparrow\Core\Dose\Alone;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
@@ -27,7 +28,7 @@ final class NewKindsTest extends TestCase
         $drill = DrillFactory::fromFields($this->fields(), $this->layouts(), $this->doses());
         self::assertCount(6, $drill->layout->markers());
         // 60 beats at 80 a minute are 45 s; two sets of each foot with three rests between.
-        self::assertSame(4 * 45.0 + 3 * 15.0, $drill->doseFrom(null)->turnTime([Pace::of(1.0, 0.8, 5.0)])->meanSeconds);
+        self::assertSame(4 * 45.0 + 3 * 15.0, Alone::meanSeconds($drill->doseFrom(null), Pace::of(1.0, 0.8, 5.0)));
     }
 
     public function test_a_fault_in_either_is_said_at_its_field(): void

@@ -12,14 +12,16 @@ final class RunTest extends FeatureTestCase
         $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
         $work = array_values(array_filter($pack['segments'], fn (array $segment): bool => $segment['kind'] === 'work'));
 
-        // Three sets of 30 s with the right foot, then three with the left; workers and stations of two, so all four at once.
-        self::assertSame(['R', 'R', 'R', 'L', 'L', 'L'], array_column($work, 'side'));
-        self::assertSame([1, 2, 3, 1, 2, 3], array_column($work, 'set'));
+        // Two pairs, each with one ball: set by set the first of each pair and then the second, right foot first.
+        self::assertSame([...array_fill(0, 6, 'R'), ...array_fill(0, 6, 'L')], array_column($work, 'side'));
+        self::assertSame([1, 1, 2, 2, 3, 3, 1, 1, 2, 2, 3, 3], array_column($work, 'set'));
         self::assertEquals(30, $work[0]['seconds']);
-        self::assertEqualsCanonicalizing(array_map(fn ($player): int => $player->id, $this->players), $work[0]['working']);
-        self::assertCount(4, $work[0]['asks']);
-        self::assertSame($work[0]['asks'], $work[1]['asks']);
-        self::assertNotSame($work[0]['asks'], $work[3]['asks']);
+        $ids = array_map(fn ($player): int => $player->id, $this->players);
+        self::assertCount(2, $work[0]['working']);
+        self::assertEqualsCanonicalizing($ids, [...$work[0]['working'], ...$work[1]['working']]);
+        self::assertEqualsCanonicalizing($work[0]['working'], array_column($work[0]['asks'], 'playerId'));
+        self::assertSame($work[0]['asks'], $work[2]['asks']);
+        self::assertNotSame($work[0]['asks'], $work[6]['asks']);
         self::assertArrayHasKey($work[0]['asks'][0]['lineKey'], $pack['lines']);
         self::assertSame('higher', $pack['lines'][$work[0]['asks'][0]['lineKey']]['better']);
     }

@@ -38,11 +38,11 @@ final class EvaluationJson
         }
 
         return [
-            'meanSeconds' => round($evaluation->total->meanSeconds, 1),
-            'standardDeviationSeconds' => round($evaluation->total->standardDeviationSeconds(), 1),
-            'fiveInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.5)),
-            'eightInTenSeconds' => round($evaluation->finish->secondsReachedBy(0.8)),
-            'chanceInSlot' => round($evaluation->finish->chanceWithin($slotMinutes * 60.0), 3),
+            'meanSeconds' => round($evaluation->finish->mean(), 1),
+            'standardDeviationSeconds' => round(sqrt($evaluation->finish->variance()), 1),
+            'fiveInTenSeconds' => round($evaluation->finish->at(0.5)),
+            'eightInTenSeconds' => round($evaluation->finish->at(0.8)),
+            'chanceInSlot' => round($evaluation->finish->shareWithin($slotMinutes * 60.0), 3),
             'touches' => self::meanTouches($evaluation->touches),
             'blocks' => $blocks,
             'cuts' => array_map(
@@ -90,14 +90,15 @@ final class EvaluationJson
     private static function block(BlockEvaluation $block, float $start, float $sharedVariation, bool $withPlayers): array
     {
         $footprint = $block->layout?->footprint();
+        $total = $block->total($sharedVariation);
 
         return [
             'id' => $block->blockId,
             'startSeconds' => round($start),
             'meanSeconds' => round($block->meanSeconds()),
-            'standardDeviationSeconds' => round($block->total($sharedVariation)->standardDeviationSeconds(), 1),
-            'fiveInTenSeconds' => round($block->secondsReachedBy(0.5, $sharedVariation)),
-            'eightInTenSeconds' => round($block->secondsReachedBy(0.8, $sharedVariation)),
+            'standardDeviationSeconds' => round(sqrt($total->variance()), 1),
+            'fiveInTenSeconds' => round($total->at(0.5)),
+            'eightInTenSeconds' => round($total->at(0.8)),
             'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
             'stations' => $block->stations,
             'turns' => $block->turns,

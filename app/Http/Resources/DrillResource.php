@@ -28,7 +28,7 @@ use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\Side;
-use FleetSparrow\Core\Timeline\BlockTouches;
+use FleetSparrow\Core\Timeline\RepTouches;
 use FleetSparrow\Core\Touch\Contact;
 use FleetSparrow\Core\Touch\Group;
 use FleetSparrow\Core\Touch\Item;
@@ -137,7 +137,7 @@ final class DrillResource
     /** @return array<string, mixed> a drill that is not kept yet has no version */
     public static function drill(Drill $drill, LengthUnit $unit): array
     {
-        $perRep = BlockTouches::perRep($drill->script, $drill->layout->timesAlongPath(), Side::Right);
+        $perRep = RepTouches::of($drill->script, $drill->layout->timesAlongPath(), Side::Right);
         $rule = $drill->rule;
         $teaching = $drill->teaching;
 

@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\SessionBlock;
 use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Record\LineReading;
-use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Timeline\Segment;
-use FleetSparrow\Core\Timeline\SegmentKind;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
 #[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
@@ -38,11 +35,10 @@ final class RunPackResource
     /** @return array<string, mixed> */
     public static function of(RunPack $pack, ClubDay $day): array
     {
-        $players = $pack->players->keyBy('id');
         $segments = [];
         foreach ($pack->evaluation->blocks as $block) {
             foreach ($block->segments as $segment) {
-                $segments[] = EvaluationResource::segment($segment) + ['asks' => self::asks($segment, $pack->lineKeys, $players->all())];
+                $segments[] = EvaluationResource::segment($segment) + ['asks' => self::asks($segment, $pack->lineKeys)];
             }
         }
         $used = [];
@@ -87,24 +83,16 @@ final class RunPackResource
 
     /**
      * @param  array<string, array<string, string>>  $lineKeys
-     * @param  array<int, Player>  $players
      * @return list<array{playerId: int, lineKey: string}>
      */
-    private static function asks(Segment $segment, array $lineKeys, array $players): array
+    private static function asks(Segment $segment, array $lineKeys): array
     {
-        $keys = $lineKeys[$segment->blockId] ?? [];
-        if ($segment->kind !== SegmentKind::Work || $keys === []) {
-            return [];
-        }
         $asks = [];
-        foreach ($segment->working as $playerId) {
-            $strong = $players[$playerId]->strong_foot->foot();
-            $side = match ($segment->side) {
-                'strong' => Side::ofFoot($strong)->value,
-                'weaker' => Side::ofFoot($strong->other())->value,
-                default => $segment->side,
-            };
-            $asks[] = ['playerId' => $playerId, 'lineKey' => $keys[$side ?? 'both']];
+        foreach ($segment->owed as $one) {
+            $line = $lineKeys[$one->blockId][$one->side] ?? null;
+            if ($line !== null) {
+                $asks[] = ['playerId' => $one->playerId, 'lineKey' => $line];
+            }
         }
 
         return $asks;

@@ -9,16 +9,18 @@ use FleetSparrow\Core\Clock\SetUp;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Organisation\WorkTurn;
+use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\GoPattern;
+use FleetSparrow\Core\Organisation\SeatedCrew;
+use FleetSparrow\Core\Organisation\WorkingWay;
 use FleetSparrow\Core\Plan\OwnPaces;
-use FleetSparrow\Core\Rotation\PassingQueue;
 
 /** How the figures of a block came about, a sentence each. */
 final class BlockReasons
 {
     /**
-     * @param  list<WorkTurn>  $turns
-     * @param  array<array-key, PassingQueue>  $queues
+     * @param  list<SeatedCrew>  $places
+     * @param  float|null  $limitSeconds  when a go is stopped
      * @return list<string>
      */
     public static function of(
@@ -28,9 +30,10 @@ final class BlockReasons
         ClockRules $rules,
         SetUp $laying,
         bool $known,
-        array $turns,
+        WorkingWay $way,
+        array $places,
         OwnPaces $own,
-        array $queues,
+        ?float $limitSeconds,
     ): array {
         $how = [
             $laying->sentence($rules->markerSeconds).($laying->touched() > 0 ? $rules->setUp->sentence() : ''),
@@ -38,25 +41,31 @@ final class BlockReasons
                 ? sprintf('Explaining: %g s, done in the last three sessions.', $rules->explainKnownSeconds)
                 : sprintf('Explaining: %g s, new or not done lately.', $rules->explainNewSeconds)).$rules->explain->sentence(),
         ];
-        if (count($turns) > 1) {
-            $how[] = sprintf(
-                '%d turns, %g s from one to the next.',
-                count($turns),
-                $rules->changeOverSeconds,
-            ).$rules->changeOver->sentence();
+        $largest = self::largest($places);
+        $shifts = $largest === null ? 1 : $way->shifts($largest);
+        if ($shifts > 1) {
+            $how[] = sprintf('%d take turns at a place, %g s from one to the next.', $shifts, GoPattern::SWAP_SECONDS);
         }
-        $queue = self::longest($queues);
-        $how[] = $queue === null
+        $seconds = $largest === null
+            ? $pace->secondsPerRep
+            : $way->secondsPerRep($largest, $pace->secondsPerRep, $dose->clockedSetSeconds());
+        $how[] = $largest === null || $seconds === $pace->secondsPerRep
             ? self::rep($pace, $own)
             : sprintf(
-                '%d in the pattern, %d %s, %.1f s from a pass to the next: each has %.1f turns a minute, one every %.0f s on average.',
-                $queue->players,
-                $queue->balls,
-                $queue->balls === 1 ? 'ball' : 'balls',
-                $queue->passSeconds,
-                $queue->turnsPerMinute(),
-                $queue->meanGapSeconds(),
+                '%d together with %d %s: each has %.1f turns a minute, one every %.0f s on average.',
+                $largest->people(),
+                $way->balls($largest),
+                $way->balls($largest) === 1 ? 'ball' : 'balls',
+                60.0 / $seconds,
+                $seconds,
             );
+        if ($limitSeconds !== null) {
+            $how[] = sprintf(
+                'A go that lasts is stopped after %d:%02d: what was reached then is written.',
+                intdiv((int) $limitSeconds, 60),
+                (int) $limitSeconds % 60,
+            );
+        }
         if ($dose->kind() === 'quota') {
             $how[] = sprintf(
                 'Chance of a good one: the drill\'s own %d%%, weighed as 10 tries, and the others\' tries; %d of %d players '
@@ -96,15 +105,14 @@ final class BlockReasons
         );
     }
 
-    /** @param  array<array-key, PassingQueue>  $queues */
-    private static function longest(array $queues): ?PassingQueue
+    /** @param  list<SeatedCrew>  $places */
+    private static function largest(array $places): ?Crew
     {
-        return array_reduce(
-            $queues,
-            static fn (
-                ?PassingQueue $most,
-                PassingQueue $one,
-            ): PassingQueue => $most === null || $one->players > $most->players ? $one : $most,
-        );
+        $largest = null;
+        foreach ($places as $at) {
+            $largest = $largest === null || $at->crew->people() > $largest->people() ? $at->crew : $largest;
+        }
+
+        return $largest;
     }
 }

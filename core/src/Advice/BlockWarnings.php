@@ -7,7 +7,11 @@ namespace FleetSparrow\Core\Advice;
 use FleetSparrow\Core\Caution\HeadersPlanned;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\Positions;
+use FleetSparrow\Core\Organisation\SeatedCrew;
 use FleetSparrow\Core\Organisation\Stationing;
+use FleetSparrow\Core\Organisation\Way\PassAndFollow;
+use FleetSparrow\Core\Organisation\WorkingWay;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
@@ -27,8 +31,7 @@ final class BlockWarnings
     private const LONGEST_WAIT_SECONDS = 60.0;
 
     /**
-     * @param  list<float>  $turnMeans  seconds of each turn of work
-     * @param  array<array-key, PassingQueue>  $queues
+     * @param  list<SeatedCrew>  $places
      * @return list<Warning>
      */
     public static function of(
@@ -36,8 +39,8 @@ final class BlockWarnings
         Drill $drill,
         BlockEvaluation $evaluation,
         Stationing $stationing,
-        array $turnMeans,
-        array $queues,
+        WorkingWay $way,
+        array $places,
         PlanContext $context,
     ): array {
         $fit = $context->area?->stations($drill->layout->footprint());
@@ -46,8 +49,8 @@ final class BlockWarnings
             ...self::heading($evaluation, $context),
             ...self::nobodyWorks($stationing),
             ...self::served($drill, $stationing, $context),
-            ...self::queue($queues, $stationing),
-            ...self::waiting($evaluation->longestWaitSeconds(), $turnMeans[0] ?? 0.0, $stationing, $drill, $fit, $context),
+            ...self::queue($way, $places, $drill, $stationing),
+            ...self::waiting($evaluation, $stationing, $drill, $fit, $context),
             ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
             ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
         ];
@@ -109,13 +112,14 @@ final class BlockWarnings
     }
 
     /**
-     * @param  array<array-key, PassingQueue>  $queues
+     * @param  list<SeatedCrew>  $places
      * @return list<Warning>
      */
-    private static function queue(array $queues, Stationing $stationing): array
+    private static function queue(WorkingWay $way, array $places, Drill $drill, Stationing $stationing): array
     {
         $short = null;
-        foreach ($queues as $queue) {
+        foreach ($way instanceof PassAndFollow ? $places : [] as $at) {
+            $queue = PassingQueue::of($at->crew->people(), Positions::of($drill->layout), $way->balls($at->crew), 1.0);
             $short = $queue->players < $queue->playersNeeded() && ($short === null || $queue->players < $short->players) ? $queue : $short;
         }
         if ($short === null) {
@@ -138,17 +142,30 @@ final class BlockWarnings
 
     /** @return list<Warning> */
     private static function waiting(
-        float $waitSeconds,
-        float $turnSeconds,
+        BlockEvaluation $evaluation,
         Stationing $stationing,
         Drill $drill,
         ?int $fit,
         PlanContext $context,
     ): array {
-        if ($turnSeconds <= 0.0 || $waitSeconds <= self::LONGEST_WAIT_SECONDS && $waitSeconds <= $turnSeconds) {
+        [$longest, $ball] = [null, 0.0];
+        foreach ($evaluation->times as $time) {
+            $longest = $longest === null || $time->longestWaitSeconds > $longest->longestWaitSeconds ? $time : $longest;
+            $ball = max($ball, $time->ballSeconds);
+        }
+        if ($longest === null || $ball <= 0.0) {
             return [];
         }
-        $sentence = sprintf('Somebody waits %s and works %s.', self::clock($waitSeconds), self::clock($turnSeconds));
+        $isLong = $longest->longestWaitSeconds > self::LONGEST_WAIT_SECONDS;
+        if (! $isLong && $longest->waitingSeconds <= $longest->ballSeconds + $longest->servingSeconds) {
+            return [];
+        }
+        $sentence = sprintf(
+            'Somebody waits %s in all, %s at a time, and has the ball for %s.',
+            self::clock($longest->waitingSeconds),
+            self::clock($longest->longestWaitSeconds),
+            self::clock($longest->ballSeconds),
+        );
         $stations = $stationing->stations;
         if ($drill->organisation->coachServes) {
             return [new Warning("{$sentence} One more grown-up could serve another station.", Cure::helper(), 'wait')];

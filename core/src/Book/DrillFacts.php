@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Book;
 
+use FleetSparrow\Core\Dose\Alone;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Part;
@@ -74,7 +75,7 @@ final readonly class DrillFacts
             widthMillimetres: $footprint->widthMillimetres + $room,
             depthMillimetres: $footprint->depthMillimetres + $room,
             people: $drill->organisation->people(),
-            minutes: $drill->dose === null ? null : $drill->dose->turnTime([$drill->pace(Tempo::Steady)])->meanSeconds / 60.0,
+            minutes: $drill->dose === null ? null : Alone::meanSeconds($drill->dose, $drill->pace(Tempo::Steady)) / 60.0,
             underAge: $drill->demands->fromAge->under,
         );
     }

@@ -103,7 +103,7 @@ final class OptionMaker
             stations: $stations,
             limitedTo: $limitedTo,
             judged: $judged,
-            work: $worked->work,
+            work: DurationEstimate::ofMoments($worked->work->mean(), $worked->work->variance(), $worked->work->third()),
             ballSeconds: $ball,
             waitingSeconds: $waiting,
             terms: $terms,

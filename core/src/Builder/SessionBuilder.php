@@ -160,7 +160,7 @@ final class SessionBuilder
             $request->slotMinutes * 60.0,
         );
 
-        $left = $request->slotMinutes - $evaluation->finish->secondsReachedBy(0.8) / 60.0;
+        $left = $request->slotMinutes - $evaluation->finish->at(0.8) / 60.0;
         $notes = $left >= self::SPARE_MINUTES
             ? [sprintf('Ends about %d minutes before the slot does: add a set, or play on.', (int) floor($left))]
             : [];

@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
 use FleetSparrow\Core\Statistics\NormalDistribution;
 use FleetSparrow\Core\Statistics\Quantiles;
-use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
  * A running total for each player; a drop does not set it back. With drop chance h a rep and r seconds to fetch: where a
@@ -62,6 +60,11 @@ final readonly class CollectiveDose implements PlainDose
         return ['kind' => 'collective', 'total' => $this->total, 'onlyGood' => $this->onlyGood ? 1 : 0];
     }
 
+    public function mayNotEnd(): bool
+    {
+        return true;
+    }
+
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         $misses = $this->onlyGood ? Plays::misses($this->total, $pace, $memo) : [];
@@ -79,41 +82,11 @@ final readonly class CollectiveDose implements PlainDose
         return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
     }
 
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $slowest = $workers[0];
-        foreach ($workers as $pace) {
-            $slowest = $pace->secondsPerRep > $slowest->secondsPerRep ? $pace : $slowest;
-        }
-        [$mean, $variance, $third] = SlowestWorker::moments(count($workers), Pace::COEFFICIENT_OF_VARIATION, $memo);
-        $work = DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->total * $slowest->secondsPerRep);
-
-        return $this->pattern->around($work->plus($this->drops($slowest)));
-    }
-
     public function expectedReps(Pace $pace): float
     {
         $drop = self::dropChance($pace);
 
         return $this->pattern->sets * ($this->onlyGood ? $this->total / (1.0 - $drop) : (float) $this->total);
-    }
-
-    private function drops(Pace $pace): DurationEstimate
-    {
-        $drop = self::dropChance($pace);
-        $variance = $this->total * $drop * (1.0 - $drop);
-        $counted = DurationEstimate::ofMoments($this->total * $drop, $variance, $variance * (1.0 - 2.0 * $drop));
-        if (! $this->onlyGood) {
-            return $counted->scaled($pace->fetchSeconds);
-        }
-        $good = 1.0 - $drop;
-        $again = DurationEstimate::ofMoments(
-            $this->total * $drop / $good,
-            $this->total * $drop / $good ** 2,
-            $this->total * $drop * (1.0 + $drop) / $good ** 3,
-        );
-
-        return $again->scaled($pace->secondsPerRep + $pace->fetchSeconds);
     }
 
     /** The mean of what is known of the player: never nought, never one. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Dose;
 
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -43,6 +42,9 @@ interface Dose
     /** Goes of one player: one set on one side, in a streak and a race one try. */
     public function goes(): int;
 
+    /** Whether a go may take for ever where chance is against it, so that a coach stops it. */
+    public function mayNotEnd(): bool;
+
     /**
      * What all goes of one player take, the rests between them left out.
      *
@@ -50,13 +52,6 @@ interface Dose
      * @param  int  $times  how often the whole of it is done, with the same chance and pace: rounds of a circuit
      */
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles;
-
-    /**
-     * Time of one turn in which these players work side by side, ended by the slowest where the work ends it.
-     *
-     * @param  non-empty-list<Pace>  $workers
-     */
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate;
 
     /** Reps a player is expected to do in all sets of one side. */
     public function expectedReps(Pace $pace): float;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -86,11 +85,6 @@ final readonly class FreeDose implements PlainDose
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         return Quantiles::fixed($times * 60.0 * $this->minutes);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        return DurationEstimate::fixed($this->minutes * 60.0 * $this->sides->count());
     }
 
     public function expectedReps(Pace $pace): float

@@ -9,6 +9,12 @@ use FleetSparrow\Core\Exception\InvalidDose;
 /** Holds what is given to what the class itself says can be carried out. */
 trait HeldToLimits
 {
+    /** Whether a go may take for ever where chance is against it, so that a coach stops it. */
+    public function mayNotEnd(): bool
+    {
+        return false;
+    }
+
     /**
      * @template T of int|float
      *

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
-use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
  * Trips of the layout, one way or there and back, uncounted inside: a lap one way is not a lap there and back, so the dose says
@@ -77,18 +76,7 @@ final readonly class LengthsDose implements PlainDose
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
-        return Quantiles::logNormal($times * $this->goes() * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(
-            array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers),
-            Pace::COEFFICIENT_OF_VARIATION,
-            $memo,
-        );
-
-        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($this->steadyTrips()));
+        return LogNormals::of($memo, $times * $this->goes() * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float

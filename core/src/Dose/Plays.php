@@ -15,7 +15,7 @@ use FleetSparrow\Core\Statistics\Quantiles;
 final class Plays
 {
     /** How often; this tool's own value. */
-    private const COUNT = 1024;
+    private const COUNT = 512;
 
     private const FACTORS = 256;
 

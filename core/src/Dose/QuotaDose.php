@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
 use FleetSparrow\Core\Statistics\CountDistribution;
@@ -95,6 +94,11 @@ final class QuotaDose implements PlainDose
         return $this->sides->count();
     }
 
+    public function mayNotEnd(): bool
+    {
+        return true;
+    }
+
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         $goes = $times * $this->goes();
@@ -131,55 +135,11 @@ final class QuotaDose implements PlainDose
         return Quantiles::weighted($weighted);
     }
 
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $sides = $this->sides->count();
-
-        return $this->sideTime($workers, $memo)
-            ->estimate()
-            ->repeated($sides)
-            ->plus(DurationEstimate::fixed(($sides - 1) * $this->restSeconds));
-    }
-
-    /**
-     * Of one side, as it is distributed: each side ends with its own slowest worker, so the sides of a turn are separate waits.
-     *
-     * @param  non-empty-list<Pace>  $workers
-     */
-    public function sideTime(array $workers, Memo $memo = new Memo): CountedTime
-    {
-        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
-        $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
-
-        return CountedTime::of($this->good * $seconds, $seconds + $fetch, $this->mostMisses($workers, $memo));
-    }
-
     public function expectedReps(Pace $pace): float
     {
         // E[misses] = n·β ÷ (α − 1), which is endless for α ≤ 1: there the distribution's own end is taken.
         return $this->good + ($pace->alpha() > 1.0
             ? $this->good * $pace->beta() / ($pace->alpha() - 1.0)
             : CountDistribution::betaNegativeBinomial($this->good, $pace->alpha(), $pace->beta())->mean());
-    }
-
-    /** @param  non-empty-list<Pace>  $workers */
-    private function mostMisses(array $workers, Memo $memo): CountDistribution
-    {
-        $groups = [];
-        foreach ($workers as $pace) {
-            $groups["{$pace->alpha()} {$pace->beta()}"][] = $pace;
-        }
-
-        ksort($groups);
-        $question = implode(
-            ', ',
-            array_map(static fn (string $chance, array $same): string => "{$chance} ".count($same), array_keys($groups), $groups),
-        );
-
-        return $memo->of("misses {$this->good}: {$question}", fn (): CountDistribution => CountDistribution::largestOf(array_map(
-            fn (array $same): CountDistribution => CountDistribution::betaNegativeBinomial($this->good, $same[0]->alpha(), $same[0]->beta())
-                ->largestOfSame(count($same)),
-            array_values($groups),
-        )));
     }
 }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
-use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
 final readonly class RaceDose implements PlainDose
@@ -97,22 +96,7 @@ final readonly class RaceDose implements PlainDose
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
-        return Quantiles::logNormal($times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $goes = $this->sides->count() * $this->goes;
-        [$mean, $variance, $third] = SlowestWorker::ofMeans(
-            array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers),
-            Pace::COEFFICIENT_OF_VARIATION,
-            $memo,
-        );
-
-        return DurationEstimate::ofMoments($mean, $variance, $third)
-            ->scaled($this->reps)
-            ->repeated($goes)
-            ->plus(DurationEstimate::fixed(($goes - 1) * $this->restSeconds));
+        return LogNormals::of($memo, $times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * A fixed number of repetitions: sides·sets·n·s + (sides·sets − 1)·rest, the seconds for a rep being judged.
  *
- * Example: `RepsDose::of(10, 2, 20.0, DoseSides::Each)->turnTime([Pace::of(3.0, 0.6, 5.0)])->meanSeconds` is `180.0`.
+ * Example: `round(Alone::meanSeconds(RepsDose::of(10, 2, 20.0, DoseSides::Each), Pace::of(3.0, 0.6, 5.0)), 6)` is `180.0`.
  */
 final readonly class RepsDose implements PlainDose
 {
@@ -100,16 +100,7 @@ final readonly class RepsDose implements PlainDose
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
-        return Quantiles::logNormal($times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $sets = $this->sides->count() * $this->sets;
-        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
-
-        return DurationEstimate::judged($sets * $this->reps * $seconds, Pace::COEFFICIENT_OF_VARIATION)
-            ->plus(DurationEstimate::fixed(($sets - 1) * $this->restSeconds));
+        return LogNormals::of($memo, $times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 
 /** Sets on sides with rest between: rests lie between sets and none trails. */
 final readonly class SetsAndRest
@@ -28,14 +27,6 @@ final readonly class SetsAndRest
             DoseField::rest()->held($restSeconds),
             $sides,
         );
-    }
-
-    /** So many sets of a time each, and the rests between. */
-    public function around(DurationEstimate $set): DurationEstimate
-    {
-        $all = $this->sides->count() * $this->sets;
-
-        return $set->repeated($all)->plus(DurationEstimate::fixed(($all - 1) * $this->restSeconds));
     }
 
     /** @return array{sets: int, restSeconds: float, sides: string} */

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
-use FleetSparrow\Core\Statistics\SlowestWorker;
 
 /**
  * The best run without a drop in so many tries. A try lasts until the drop or the goal: with chance q of a good rep the run is
@@ -63,32 +61,17 @@ final readonly class StreakDose implements PlainDose
         return ['kind' => 'streak', 'goal' => $this->goal];
     }
 
+    public function mayNotEnd(): bool
+    {
+        return true;
+    }
+
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
             + $factor * $pace->secondsPerRep * min($this->goal, $chance >= 1.0 ? $this->goal : floor(log(1.0 - $draw) / log($chance)));
 
         return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        [$slowestMean, $slowestVariation] = [0.0, 0.0];
-        foreach ($workers as $pace) {
-            [$run, $variance] = $this->run($pace);
-            $seconds = $run * $pace->secondsPerRep + $pace->fetchSeconds;
-            if ($seconds > $slowestMean) {
-                $slowestMean = $seconds;
-                $slowestVariation = sqrt($variance) * $pace->secondsPerRep / $seconds;
-            }
-        }
-        [$mean, $variance, $third] = SlowestWorker::moments(
-            count($workers),
-            max(0.01, round($slowestVariation / sqrt($this->pattern->sets), 2)),
-            $memo,
-        );
-
-        return $this->pattern->around(DurationEstimate::ofMoments($mean, $variance, $third)->scaled($slowestMean));
     }
 
     public function expectedReps(Pace $pace): float

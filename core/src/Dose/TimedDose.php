@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Work for a fixed time: exact, rest between sets and none after the last.
  *
- * Example: `TimedDose::of(30.0, 2, 15.0, DoseSides::Each)->turnTime([Pace::of(1.0, 0.6, 5.0)])->meanSeconds` is `165.0`.
+ * Example: `Alone::meanSeconds(TimedDose::of(30.0, 2, 15.0, DoseSides::Each), Pace::of(1.0, 0.6, 5.0))` is `165.0`.
  */
 final readonly class TimedDose implements PlainDose
 {
@@ -101,13 +100,6 @@ final readonly class TimedDose implements PlainDose
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
     {
         return Quantiles::fixed($times * $this->goes() * $this->workSeconds);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $sets = $this->sides->count() * $this->sets;
-
-        return DurationEstimate::fixed($sets * $this->workSeconds + ($sets - 1) * $this->restSeconds);
     }
 
     public function expectedReps(Pace $pace): float

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -66,19 +65,6 @@ final readonly class TriesDose implements PlainDose
                 : ($this->untilHit ? 1 : $this->balls));
 
         return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
-    }
-
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $seconds = max(array_map(static fn (Pace $pace): float => $pace->secondsPerRep, $workers));
-        $fetch = max(array_map(static fn (Pace $pace): float => $pace->fetchSeconds, $workers));
-        [$mean, $variance, $third] = $this->slowest($workers);
-
-        return $this->pattern->around(
-            DurationEstimate::ofMoments($mean, $variance, $third)
-                ->scaled($seconds)
-                ->plus(DurationEstimate::judged($fetch, Pace::COEFFICIENT_OF_VARIATION)),
-        );
     }
 
     public function expectedReps(Pace $pace): float

@@ -12,7 +12,6 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\HeldToLimits;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -125,33 +124,9 @@ final readonly class CircuitDose implements Dose
         return $sum;
     }
 
-    public function turnTime(array $workers, Memo $memo = new Memo): DurationEstimate
-    {
-        $round = DurationEstimate::fixed(0.0);
-        foreach ($this->items as $i => $item) {
-            $round = $round->plus($item->dose->turnTime($this->paces($item, $workers), $memo));
-            if ($i < count($this->items) - 1) {
-                $round = $round->plus(DurationEstimate::fixed($item->restSeconds));
-            }
-        }
-
-        return $round->repeated($this->rounds)->plus(DurationEstimate::fixed(($this->rounds - 1) * $this->restSeconds));
-    }
-
     /** A rep of a circuit is one round of it. */
     public function expectedReps(Pace $pace): float
     {
         return (float) $this->rounds;
-    }
-
-    /**
-     * Everybody at the item's own pace.
-     *
-     * @param  non-empty-list<Pace>  $workers
-     * @return non-empty-list<Pace>
-     */
-    private function paces(CircuitItem $item, array $workers): array
-    {
-        return array_map(static fn (Pace $worker): Pace => $item->pace, $workers);
     }
 }

@@ -7,38 +7,56 @@ namespace FleetSparrow\Core\Evaluation;
 use FleetSparrow\Core\Advice\BlockReasons;
 use FleetSparrow\Core\Advice\BlockWarnings;
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Clock\CountedFinish;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
-use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
-use FleetSparrow\Core\Layout\Positions;
+use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\DutyKind;
+use FleetSparrow\Core\Organisation\GoPattern;
+use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\SeatedCrew;
+use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Organisation\Stationing;
-use FleetSparrow\Core\Organisation\WorkTurn;
+use FleetSparrow\Core\Organisation\Way\Game;
+use FleetSparrow\Core\Organisation\Ways;
+use FleetSparrow\Core\Organisation\WorkingWay;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Rotation\PassingQueue;
-use FleetSparrow\Core\Shared\DurationEstimate;
+use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Statistics\LogNormals;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Timeline\BlockSegments;
-use FleetSparrow\Core\Timeline\BlockTimes;
-use FleetSparrow\Core\Timeline\BlockTouches;
+use FleetSparrow\Core\Timeline\CircuitSpells;
 use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Timeline\Roster;
+use FleetSparrow\Core\Timeline\RunSheet;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
+use FleetSparrow\Core\Timeline\SideNames;
+use FleetSparrow\Core\Timeline\Spell;
+use FleetSparrow\Core\Timeline\Touching;
+use FleetSparrow\Core\Timeline\WorkSpells;
+use FleetSparrow\Core\Timeline\WorkTime;
+use FleetSparrow\Core\Timeline\Writing;
+use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
 {
+    /** Times the median of a go: this tool's own value. */
+    private const STOPPED_AFTER = 3.0;
+
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
     public function __construct(
         private readonly PlanContext $context,
@@ -64,14 +82,21 @@ final class BlockEvaluator
     {
         $seconds = $block->minutes * 60.0;
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $this->context->players);
+        [$touches, $time] = [Tally::zero(), new PlayerTime];
+        if ($block->kind === BlockKind::Game) {
+            $share = (new Game)->fieldShare(new Crew(count($ids)));
+            $time = new PlayerTime($seconds * $share);
+            $touches = Tally::of(Script::fromText('?.?'))->times($seconds * $share * Game::CONTACTS_A_SECOND);
+        }
 
         return new BlockEvaluation(
             blockId: $block->id,
-            judged: DurationEstimate::judged($seconds, $this->context->rules->partVariation),
-            work: DurationEstimate::fixed(0.0),
+            judged: LogNormals::of($this->context->memo, $seconds, $this->context->rules->partVariation),
+            work: Quantiles::fixed(0.0),
+            isClocked: false,
             partSeconds: ['other' => $seconds],
-            touches: array_fill_keys($ids, Tally::zero()),
-            times: array_fill_keys($ids, new PlayerTime),
+            touches: array_fill_keys($ids, $touches),
+            times: array_fill_keys($ids, $time),
             stations: 0,
             turns: 1,
             markers: 0,
@@ -85,13 +110,19 @@ final class BlockEvaluator
     /** @param  non-empty-list<PlanPlayer>  $players */
     private function drill(Block $block, Drill $drill, Dose $dose, ?Layout $before, int $stationsBefore, array $players): BlockEvaluation
     {
-        $rules = $this->context->rules;
+        [$rules, $memo] = [$this->context->rules, $this->context->memo];
         $stationing = $this->draw->stationing($block, $drill, $players);
-        $turns = $this->draw->turns($stationing);
-        $queues = self::queues($drill, $block, $stationing);
+        $duties = $this->draw->duties($block, $drill, $players, $stationing);
+        $places = self::seated($stationing, $duties);
+        $standing = array_map(static fn (PlanPlayer $player): int => $player->id, $stationing->standing);
         $pace = $drill->pace($block->tempo);
         $own = OwnPaces::of($drill, $pace, $players);
-        $paces = self::paces($own, $queues);
+        $way = Ways::of($drill, $pace->secondsPerRep);
+        $paces = self::paces($way, $places, $own, $dose);
+        $limit = self::limit($dose, $pace, $memo);
+        [$spells, $work] = $dose instanceof CircuitDose
+            ? $this->circuit($dose, $way, $places, $standing)
+            : $this->goes($way, $places, $standing, $paces, $dose, $limit);
 
         $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
@@ -99,64 +130,27 @@ final class BlockEvaluator
             'setUp' => $laying->touched() * $rules->markerSeconds,
             'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds,
         ];
-        $setUp = $plain['setUp'] * $rules->setUp->factor;
-        $explain = $plain['explain'] * $rules->explain->factor;
-        $changeOver = max(0, count($turns) - 1) * $rules->changeSeconds();
-
-        $work = DurationEstimate::fixed(0.0);
-        $turnMeans = [];
-        $writeSeconds = 0.0;
-        $workers = array_map(
-            static fn (WorkTurn $turn): array => array_map(static fn (PlanPlayer $player): Pace => $paces[$player->id], $turn->working),
-            $turns,
-        );
-        foreach ($turns as $i => $turn) {
-            $time = $dose->turnTime($workers[$i], $this->context->memo);
-            $turnMeans[] = $time->meanSeconds;
-            $work = $work->plus($time);
-            $writeSeconds += self::writeSeconds($drill, $dose, count($turn->working), $rules);
-        }
-        $judged = DurationEstimate::judged($setUp, $rules->setUp->variation)
-            ->plus(DurationEstimate::judged($explain, $rules->explain->variation))
-            ->plus(DurationEstimate::judged($changeOver, $rules->changeOver->variation))
-            ->plus(DurationEstimate::judged($writeSeconds, $rules->partVariation));
-        $touches = $this->touches($drill, $dose, $paces, $players);
-        $times = BlockTimes::of(
-            drill: $drill,
-            dose: $dose,
-            stationing: $stationing,
-            turns: $turns,
-            turnMeans: $turnMeans,
-            queues: $queues,
-            players: $players,
-            changeSeconds: $rules->changeSeconds(),
-        );
-
+        $parts = [
+            'setUp' => $plain['setUp'] * $rules->setUp->factor,
+            'explain' => $plain['explain'] * $rules->explain->factor,
+            'work' => $work->mean(),
+            'changeOver' => 0.0,
+            'write' => $drill->rule === null ? 0.0 : Writing::extraSeconds($spells, $rules->writeSeconds),
+        ];
+        $byId = array_combine(array_map(static fn (PlanPlayer $one): int => $one->id, $players), $players);
+        $touching = new Touching($drill, $dose, $byId, $paces, $memo);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
-            judged: $judged,
+            judged: self::judged($parts, $rules, $memo),
             work: $work,
-            partSeconds: [
-                'setUp' => $setUp,
-                'explain' => $explain,
-                'work' => $work->meanSeconds,
-                'changeOver' => $changeOver,
-                'write' => $writeSeconds,
-            ],
-            touches: $touches,
-            times: $times,
+            isClocked: $dose->clockedSetSeconds() !== null,
+            partSeconds: $parts,
+            touches: $touching->of($spells),
+            times: Roster::of($spells, array_keys($own->byPlayer)),
             stations: $stationing->inUse(),
-            turns: count($turns),
+            turns: max([1, ...array_map(static fn (SeatedCrew $at): int => $way->shifts($at->crew), $places)]),
             markers: $laying->markers,
-            segments: $this->isBrief
-                ? []
-                : (new BlockSegments($block, $drill, $dose, OwnPaces::middle($pace, $paces), $rules, $this->context->memo))->of(
-                    $turns,
-                    $turnMeans,
-                    $setUp,
-                    $explain,
-                    $plain,
-                ),
+            segments: $this->isBrief ? [] : $this->segments($block, $dose, $spells, $touching, $byId, $parts, $plain),
             how: $this->isBrief ? [] : BlockReasons::of(
                 drill: $drill,
                 dose: $dose,
@@ -164,101 +158,190 @@ final class BlockEvaluator
                 rules: $rules,
                 laying: $laying,
                 known: $known,
-                turns: $turns,
+                way: $way,
+                places: $places,
                 own: $own,
-                queues: $queues,
+                limitSeconds: $limit,
             ),
             warnings: [],
             setUp: $laying,
-            groups: $drill->organisation->playersPerStation() === 1 ? [] : $stationing->groups,
-            duties: $this->isBrief ? [] : $this->draw->duties($block, $drill, $players, $stationing),
+            groups: $drill->organisation->playersPerStation() === 1 && $stationing->inUse() === count($stationing->groups)
+                ? []
+                : $stationing->places(),
+            duties: $this->isBrief ? [] : $duties,
             layout: $drill->layout,
             kit: $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
-            counted: $this->isBrief || ! $dose instanceof QuotaDose ? null : CountedFinish::tryWork($dose, $workers, $this->context->memo),
         );
 
         return $this->isBrief
             ? $evaluation
-            : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $turnMeans, $queues, $this->context));
+            : $evaluation->warned(...BlockWarnings::of($block, $drill, $evaluation, $stationing, $way, $places, $this->context));
     }
 
     /**
-     * The lines of a passing pattern, by player: everybody at a station stands in one.
-     *
-     * @return array<array-key, PassingQueue>
+     * @param  list<Duty>  $duties
+     * @return list<SeatedCrew> goalkeepers on the first slots
      */
-    private static function queues(Drill $drill, Block $block, Stationing $stationing): array
+    private static function seated(Stationing $stationing, array $duties): array
     {
-        if ($drill->organisation->pattern !== Pattern::PassAndFollow) {
-            return [];
-        }
-        $queues = [];
-        foreach ($stationing->groups as $group) {
-            $queue = PassingQueue::of(
-                $group->players(),
-                Positions::of($drill->layout),
-                max(1, count($drill->layout->balls())),
-                $drill->pace($block->tempo)->secondsPerRep,
-            );
-            foreach ($group->workers as $player) {
-                $queues[$player->id] = $queue;
-            }
-        }
+        $keepers = array_map(
+            static fn (Duty $duty): int => $duty->playerId,
+            array_values(array_filter($duties, static fn (Duty $duty): bool => $duty->kind === DutyKind::Keeper)),
+        );
 
-        return $queues;
+        return array_map(
+            static fn (Station $station): SeatedCrew => SeatedCrew::of($keepers === [] ? $station : $station->withFirst($keepers)),
+            $stationing->places(),
+        );
     }
 
     /**
-     * In a line everybody's rep takes as long as the ball needs to come round.
+     * What a rep takes each while they work, in the way and the company they are in.
      *
-     * @param  array<array-key, PassingQueue>  $queues
-     * @return non-empty-array<array-key, Pace>
+     * @param  list<SeatedCrew>  $places
+     * @return array<int, Pace>
      */
-    private static function paces(OwnPaces $own, array $queues): array
+    private static function paces(WorkingWay $way, array $places, OwnPaces $own, Dose $dose): array
     {
         $paces = $own->byPlayer;
-        foreach ($queues as $player => $queue) {
-            if (isset($paces[$player])) {
-                $paces[$player] = $paces[$player]->withSecondsPerRep($queue->meanGapSeconds());
+        foreach ($places as $seated) {
+            foreach (array_slice($seated->players, 0, $seated->crew->workers) as $player) {
+                $seconds = $way->secondsPerRep($seated->crew, $paces[$player]->secondsPerRep, $dose->clockedSetSeconds());
+                $paces[$player] = $paces[$player]->withSecondsPerRep($seconds);
             }
         }
 
         return $paces;
     }
 
-    /** Numbers are written in the rest between sets; only what does not fit there, and the last set's, takes extra time. */
-    private static function writeSeconds(Drill $drill, Dose $dose, int $working, ClockRules $rules): float
+    /** A coach stops a go that would not end: three times the median of one alone at the drill's own pace, to the next half minute. */
+    private static function limit(Dose $dose, Pace $pace, Memo $memo): ?float
     {
-        if ($drill->rule === null) {
-            return 0.0;
-        }
-        $once = $working * $rules->writeSeconds;
-
-        return $once + ($dose->sides()->count() * $dose->sets() - 1) * max(0.0, $once - $dose->restSeconds());
+        return $dose->mayNotEnd()
+            ? 30.0 * ceil(self::STOPPED_AFTER * WorkTime::own($dose, $pace, null, $memo)->at(0.5) / $dose->goes() / 30.0)
+            : null;
     }
 
     /**
-     * Who may not work in it touches nothing.
-     *
-     * @param  array<array-key, Pace>  $paces
-     * @param  non-empty-list<PlanPlayer>  $players
-     * @return array<int, Tally>
+     * @param  list<SeatedCrew>  $places
+     * @param  list<int>  $standing
+     * @param  array<int, Pace>  $paces
+     * @return array{list<Spell>, Quantiles}
      */
-    private function touches(Drill $drill, Dose $dose, array $paces, array $players): array
+    private function goes(WorkingWay $way, array $places, array $standing, array $paces, Dose $dose, ?float $limit): array
     {
-        [$same, $sidesOf, $touches] = [[], [], []];
-        foreach ($players as $player) {
-            $pace = $paces[$player->id];
-            // Who works the same sides in the same time touches the same.
-            $sides = $sidesOf[$player->strongFoot->value] ??= $dose instanceof CircuitDose
-                ? $player->strongFoot->value
-                : implode(' ', array_column($dose->sides()->sidesFor($player->strongFoot), 'value'));
-            $key = "{$sides} {$pace->made} {$pace->missed} {$pace->priorChance} {$pace->secondsPerRep}";
-            $touches[$player->id] = $player->today->mayWorkIn($drill)
-                ? $same[$key] ??= BlockTouches::of($drill, $dose, $pace, $player->strongFoot, $this->context->memo)
-                : Tally::zero();
+        if ($places === []) {
+            return [[], Quantiles::fixed(0.0)];
+        }
+        $memo = $this->context->memo;
+        $clocked = $dose->clockedSetSeconds();
+        $own = [];
+        foreach ($clocked === null ? $places : [] as $seated) {
+            foreach (array_slice($seated->players, 0, $seated->crew->workers) as $player) {
+                $own[$player] = WorkTime::own($dose, $paces[$player], $limit, $memo)->mean() / $dose->goes();
+            }
+        }
+        $pattern = new GoPattern(
+            SideNames::of($dose),
+            max(1, $dose->sets()),
+            $dose->restSeconds(),
+            $clocked ?? array_sum($own) / max(1, count($own)),
+        );
+        $tables = new GoTables($way, $pattern);
+        $work = WorkTime::of($tables, $places, $paces, $dose, $limit, $memo);
+        $goSeconds = $pattern->goSeconds;
+        if ($clocked === null) {
+            // As long as the slowest takes: who is done before waits.
+            $most = $tables->longest($places);
+            $goSeconds = max(0.0, $work->mean() - WorkTime::gaps($most)) / max(1.0, WorkTime::whole($most));
         }
 
-        return $touches;
+        return [WorkSpells::of($tables, $places, $standing, $goSeconds, $own), $work];
+    }
+
+    /**
+     * @param  list<SeatedCrew>  $places
+     * @param  list<int>  $standing
+     * @return array{list<Spell>, Quantiles}
+     */
+    private function circuit(CircuitDose $dose, WorkingWay $way, array $places, array $standing): array
+    {
+        [$shifts, $serving] = [[], []];
+        foreach ($places as $seated) {
+            foreach ($way->goes($seated->crew, new GoPattern(['both'], 1, 0.0, 1.0)) as $go) {
+                foreach ($go->seats as $slot => $seat) {
+                    if ($seat->role === Role::Works) {
+                        $shifts[$go->shift][] = $seated->players[$slot];
+                    } elseif ($seat->role->isService()) {
+                        $serving[$go->shift][] = $seated->players[$slot];
+                    }
+                }
+            }
+        }
+        ksort($shifts);
+        $shifts = array_values($shifts);
+
+        return $shifts === []
+            ? [[], Quantiles::fixed(0.0)]
+            : [
+                CircuitSpells::of($dose, $shifts, $serving, $standing, $this->context->memo),
+                WorkTime::ofCircuit($dose, $shifts, $this->context->memo),
+            ];
+    }
+
+    /** @param  array<string, float>  $parts  mean seconds by part */
+    private static function judged(array $parts, ClockRules $rules, Memo $memo): Quantiles
+    {
+        $sum = Quantiles::fixed(0.0);
+        foreach ([
+            'setUp' => $rules->setUp->variation,
+            'explain' => $rules->explain->variation,
+            'changeOver' => $rules->changeOver->variation,
+            'write' => $rules->partVariation,
+        ] as $part => $variation) {
+            $sum = $sum->plus(LogNormals::of($memo, $parts[$part], $variation));
+        }
+
+        return $sum;
+    }
+
+    /**
+     * @param  list<Spell>  $spells
+     * @param  array<int, PlanPlayer>  $byId
+     * @param  array<string, float>  $parts  mean seconds by part
+     * @param  array{setUp: float, explain: float}  $plain  before the coach's own times are known
+     * @return list<Segment>
+     */
+    private function segments(
+        Block $block,
+        Dose $dose,
+        array $spells,
+        Touching $touching,
+        array $byId,
+        array $parts,
+        array $plain,
+    ): array {
+        $segments = [];
+        foreach ([[SegmentKind::SetUp, 'setUp'], [SegmentKind::Explain, 'explain']] as [$kind, $part]) {
+            if ($parts[$part] > 0.0 || $part === 'explain') {
+                $id = "{$block->id}-".(count($segments) + 1);
+                $segments[] = new Segment($id, $block->id, $kind, $parts[$part], false, plainSeconds: $plain[$part]);
+            }
+        }
+        $work = RunSheet::of($block->id, $spells, $dose, $touching, $byId, count($segments) + 1);
+        $segments = [...$segments, ...$work];
+        $last = $work === [] ? null : $work[count($work) - 1];
+
+        return $parts['write'] <= 0.0 || $last === null ? $segments : [...$segments, new Segment(
+            id: "{$block->id}-".(count($segments) + 1),
+            blockId: $block->id,
+            kind: SegmentKind::Write,
+            seconds: $parts['write'],
+            endsByClock: false,
+            side: $last->side,
+            set: $last->set,
+            turn: $last->turn,
+            working: $last->working,
+        )];
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\Cut;
-use FleetSparrow\Core\Clock\FinishTime;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\KitList;
 use FleetSparrow\Core\Timeline\PlayerTime;
@@ -18,6 +17,7 @@ final readonly class PlanEvaluation
 {
     /**
      * @param  list<BlockEvaluation>  $blocks
+     * @param  Quantiles  $finish  seconds from the start to the end
      * @param  array<int, Tally>  $touches  player id → touches of the session
      * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  KitList  $kit  what is on the ground at once, at most
@@ -26,8 +26,7 @@ final readonly class PlanEvaluation
      */
     public function __construct(
         public array $blocks,
-        public DurationEstimate $total,
-        public FinishTime $finish,
+        public Quantiles $finish,
         public array $touches,
         public array $times,
         public KitList $kit,

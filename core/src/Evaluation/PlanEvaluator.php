@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\SessionWarnings;
-use FleetSparrow\Core\Clock\FinishTime;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Layout\Layout;
@@ -15,11 +14,11 @@ use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Cure;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\KitList;
 use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Timeline\SessionPlays;
 use FleetSparrow\Core\Touch\Tally;
 
 /** Adds a running order up: judged parts share one overrun, the doses of the blocks do not. */
@@ -42,16 +41,12 @@ final class PlanEvaluator
         $rounds = self::rounds($blocks);
         $laid = new LaidOut;
         $evaluations = self::blocks($rounds, $context, $draw, $laid);
-        $judged = DurationEstimate::fixed(0.0);
-        $work = DurationEstimate::fixed(0.0);
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
         $times = array_fill_keys($ids, new PlayerTime);
         $dry = 0.0;
         $warned = [];
         foreach ($blocks as $i => $block) {
             $evaluation = $evaluations[$i];
-            $judged = $judged->plus($evaluation->judged);
-            $work = $work->plus($evaluation->work);
             foreach ($evaluation->times as $player => $time) {
                 $times[$player] = ($times[$player] ?? new PlayerTime)->plus($time);
             }
@@ -60,13 +55,11 @@ final class PlanEvaluator
         }
         $evaluations = $warned;
         $touches = self::touches($ids, $evaluations);
-        $total = $judged->withSharedFactor($context->rules->sharedVariation)->plus($work);
-        $finish = FinishTime::of($total);
-        $isOver = $slotSeconds !== null && $finish->secondsReachedBy(0.8) > $slotSeconds;
+        $finish = SessionPlays::of($evaluations, $context->rules->sharedVariation);
+        $isOver = $slotSeconds !== null && $finish->at(0.8) > $slotSeconds;
 
         return new PlanEvaluation(
             blocks: $evaluations,
-            total: $total,
             finish: $finish,
             touches: $touches,
             times: $times,
@@ -190,12 +183,12 @@ final class PlanEvaluator
             return [0.0, null];
         }
         $after = $dry + match ($block->kind) {
-            BlockKind::Drill => $evaluation->work->meanSeconds,
+            BlockKind::Drill => $evaluation->work->mean(),
             BlockKind::Game => $evaluation->meanSeconds(),
             default => 0.0,
         };
 
-        return $after > $minutes * 60.0 && $dry > 0.0
+        return $after > $minutes * 60.0 + 1e-6 && $dry > 0.0
             ? [
                 $after - $dry,
                 new Warning(

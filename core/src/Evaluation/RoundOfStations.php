@@ -12,9 +12,11 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\StationRound;
 use FleetSparrow\Core\Shared\Cure;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Statistics\LogNormals;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\Owed;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
@@ -54,7 +56,7 @@ final class RoundOfStations
             );
             $atStations[] = self::slowest($visits);
         }
-        $turn = self::longest(array_map(static fn (array $station): DurationEstimate => $station['evaluation']->work, $atStations));
+        $turn = self::longest(array_map(static fn (array $station): Quantiles => $station['evaluation']->work, $atStations));
         $evaluations = array_map(
             fn (int $i): BlockEvaluation => $this->station($blocks, $atStations, $i, $turn, $groups),
             array_keys($blocks),
@@ -116,7 +118,7 @@ final class RoundOfStations
         $slowest = $visits[0];
         [$touches, $times] = [[], []];
         foreach ($visits as $visit) {
-            $slowest = $visit->work->meanSeconds > $slowest->work->meanSeconds ? $visit : $slowest;
+            $slowest = $visit->work->mean() > $slowest->work->mean() ? $visit : $slowest;
             $touches += $visit->touches;
             $times += $visit->times;
         }
@@ -124,17 +126,12 @@ final class RoundOfStations
         return ['evaluation' => $slowest, 'touches' => $touches, 'times' => $times];
     }
 
-    /** @param  non-empty-list<DurationEstimate>  $works */
-    private static function longest(array $works): DurationEstimate
+    /** @param  non-empty-list<Quantiles>  $works */
+    private static function longest(array $works): Quantiles
     {
-        return array_reduce(
-            $works,
-            static fn (
-                DurationEstimate $most,
-                DurationEstimate $one,
-            ): DurationEstimate => $one->meanSeconds > $most->meanSeconds ? $one : $most,
-            $works[0],
-        );
+        $longer = static fn (Quantiles $most, Quantiles $one): Quantiles => $one->mean() > $most->mean() ? $one : $most;
+
+        return array_reduce($works, $longer, $works[0]);
     }
 
     /**
@@ -143,26 +140,25 @@ final class RoundOfStations
      *     PlayerTime>}>  $atStations
      * @param  non-empty-list<non-empty-list<PlanPlayer>>  $groups
      */
-    private function station(array $blocks, array $atStations, int $i, DurationEstimate $turn, array $groups): BlockEvaluation
+    private function station(array $blocks, array $atStations, int $i, Quantiles $turn, array $groups): BlockEvaluation
     {
         $rules = $this->context->rules;
         $own = $atStations[$i]['evaluation'];
         $parts = [
             'setUp' => 0.0,
             'explain' => 0.0,
-            'work' => $turn->meanSeconds,
+            'work' => $turn->mean(),
             'changeOver' => $i > 0 ? $rules->changeSeconds() : 0.0,
             'write' => $own->partSeconds['write'] ?? 0.0,
         ];
         $segments = [];
-        $judged = DurationEstimate::judged($parts['changeOver'], $rules->changeOver->variation)->plus(
-            DurationEstimate::judged($parts['write'], $rules->partVariation),
-        );
+        $judged = LogNormals::of($this->context->memo, $parts['changeOver'], $rules->changeOver->variation)
+            ->plus(LogNormals::of($this->context->memo, $parts['write'], $rules->partVariation));
         foreach ($i === 0 ? $atStations : [] as $at => $station) {
             foreach (['setUp' => $rules->setUp, 'explain' => $rules->explain] as $part => $calibration) {
                 $parts[$part] += $station['evaluation']->partSeconds[$part] ?? 0.0;
                 $judged = $judged->plus(
-                    DurationEstimate::judged($station['evaluation']->partSeconds[$part] ?? 0.0, $calibration->variation),
+                    LogNormals::of($this->context->memo, $station['evaluation']->partSeconds[$part] ?? 0.0, $calibration->variation),
                 );
             }
             foreach ($station['evaluation']->segments as $segment) {
@@ -173,20 +169,21 @@ final class RoundOfStations
         }
         $idle = [];
         foreach ($atStations[$i]['times'] as $player => $time) {
-            $idle[$player] = $time->plus(new PlayerTime(0.0, 0.0, max(0.0, $turn->meanSeconds - $own->work->meanSeconds)));
+            $idle[$player] = $time->plus(new PlayerTime(0.0, 0.0, max(0.0, $turn->mean() - $own->work->mean())));
         }
 
         return new BlockEvaluation(
             blockId: $own->blockId,
             judged: $judged,
             work: $turn,
+            isClocked: $own->isClocked,
             partSeconds: $parts,
             touches: $atStations[$i]['touches'],
             times: $idle,
             stations: $own->stations,
             turns: 1,
             markers: $own->markers,
-            segments: [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i))],
+            segments: [...$segments, ...($own->segments === [] ? [] : $this->turn($own, $parts, $i, $this->owed($blocks, $groups, $i)))],
             how: [
                 ...$own->how,
                 sprintf(
@@ -194,7 +191,7 @@ final class RoundOfStations
                         .'a turn lasts as long as the slowest station, %.0f s in all with the moves.',
                     count($blocks),
                     count($groups),
-                    StationRound::seconds(count($blocks), $turn->meanSeconds, $rules->changeSeconds()),
+                    StationRound::seconds(count($blocks), $turn->mean(), $rules->changeSeconds()),
                 ),
             ],
             warnings: $own->warnings,
@@ -208,10 +205,36 @@ final class RoundOfStations
     }
 
     /**
+     * In each turn every group owes the numbers of the station it is at, and of no other.
+     *
+     * @param  non-empty-list<Block>  $blocks
+     * @param  non-empty-list<non-empty-list<PlanPlayer>>  $groups
+     * @return list<Owed>
+     */
+    private function owed(array $blocks, array $groups, int $turn): array
+    {
+        $owed = [];
+        foreach ($groups as $group => $players) {
+            $block = $blocks[StationRound::stationOf($group, $turn, count($blocks))];
+            if ($block->drill?->rule === null || $block->dose === null) {
+                continue;
+            }
+            foreach ($players as $player) {
+                foreach ($block->dose->sides()->sidesFor($player->strongFoot) as $side) {
+                    $owed[] = new Owed($player->id, $block->id, $side->value);
+                }
+            }
+        }
+
+        return $owed;
+    }
+
+    /**
      * @param  array<string, float>  $parts
+     * @param  list<Owed>  $owed
      * @return list<Segment>
      */
-    private function turn(BlockEvaluation $own, array $parts, int $i): array
+    private function turn(BlockEvaluation $own, array $parts, int $i, array $owed): array
     {
         $everybody = array_map(static fn (PlanPlayer $player): int => $player->id, $this->context->players);
         $work = array_values(array_filter($own->segments, static fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
@@ -241,6 +264,7 @@ final class RoundOfStations
             working: $everybody,
             leftTouches: $left,
             rightTouches: $right,
+            owed: $owed,
         );
 
         return $parts['write'] > 0.0

@@ -14,6 +14,7 @@ final readonly class Go
      * @param  array<int, Seat>  $seats  slot → seat
      * @param  list<int>  $owed  slots that owe a number after it
      * @param  float  $lasts  of a whole go: half a set in a hunt
+     * @param  int  $shift  from 0: whose turn it is
      */
     public function __construct(
         public string $side,
@@ -23,6 +24,7 @@ final readonly class Go
         public array $seats,
         public array $owed,
         public float $lasts = 1.0,
+        public int $shift = 0,
     ) {
     }
 }

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Organisation;
 
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Rotation\Duties;
 use FleetSparrow\Core\Rotation\Meetings;
-use SplObjectStorage;
 
 /**
  * Draws the groups and duties of a session block by block, each knowing those before it; the same block asked for again has
@@ -24,9 +22,6 @@ final class GroupDraw
     /** @var array<string, Stationing> */
     private array $drawn = [];
 
-    /** @var SplObjectStorage<Stationing, list<WorkTurn>> */
-    private readonly SplObjectStorage $turns;
-
     /** @var array<string, list<Duty>> */
     private array $duties = [];
 
@@ -38,23 +33,12 @@ final class GroupDraw
     {
         $this->meetings = $past->meetings();
         $this->keeperTurns = $past->keeperTurns;
-        $this->turns = new SplObjectStorage;
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */
     public function stationing(Block $block, Drill $drill, array $players): Stationing
     {
         return $this->drawn["{$block->id} {$block->stations} {$players[0]->id} ".count($players)] ??= $this->draw($block, $drill, $players);
-    }
-
-    /** @return list<WorkTurn> */
-    public function turns(Stationing $stationing): array
-    {
-        if (! $this->turns->contains($stationing)) {
-            $this->turns[$stationing] = $stationing->turns();
-        }
-
-        return $this->turns[$stationing];
     }
 
     /**
@@ -102,12 +86,15 @@ final class GroupDraw
      */
     private function share(Drill $drill, array $players, Stationing $stationing): array
     {
-        $able = array_values(array_filter($players, static fn (PlanPlayer $player): bool => $player->today !== Availability::ServesOnly));
-        $keepers = Duties::next(
-            array_map(static fn (PlanPlayer $player): int => $player->id, $able),
-            $this->keeperTurns,
-            $drill->organisation->keepers * $stationing->inUse(),
-        );
+        // From those at that field, by the fewest turns of the season.
+        $keepers = array_merge([], ...array_map(
+            fn (Station $group): array => Duties::next(
+                array_map(static fn (PlanPlayer $player): int => $player->id, $group->workers),
+                $this->keeperTurns,
+                $drill->organisation->keepers,
+            ),
+            $stationing->places(),
+        ));
         foreach ($keepers as $keeper) {
             $this->keeperTurns[$keeper] = ($this->keeperTurns[$keeper] ?? 0) + 1;
         }

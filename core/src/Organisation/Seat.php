@@ -11,14 +11,12 @@ namespace FleetSparrow\Core\Organisation;
 final readonly class Seat
 {
     /**
-     * @param  int  $place  from 0: which station, field or line
      * @param  int  $slot  from 0: who of that place
      * @param  float  $gapSeconds  from one own turn to the next on average, where turns are shared; 0 elsewhere
      * @param  bool  $isExtra  begins again while others still have goes: these touches count, no number is owed
      */
     public function __construct(
         public Role $role,
-        public int $place = 0,
         public int $slot = 0,
         public float $ball = 0.0,
         public float $wait = 0.0,
@@ -27,14 +25,9 @@ final readonly class Seat
     ) {
     }
 
-    public function at(int $place): self
-    {
-        return new self($this->role, $place, $this->slot, $this->ball, $this->wait, $this->gapSeconds, $this->isExtra);
-    }
-
     public function again(): self
     {
-        return new self($this->role, $this->place, $this->slot, $this->ball, $this->wait, $this->gapSeconds, true);
+        return new self($this->role, $this->slot, $this->ball, $this->wait, $this->gapSeconds, true);
     }
 
     /** The same where only a share of the spell is theirs: who is done early waits for the rest of it. */
@@ -44,7 +37,6 @@ final readonly class Seat
             ? $this
             : new self(
                 role: $this->role,
-                place: $this->place,
                 slot: $this->slot,
                 ball: $this->ball * $share,
                 wait: 1.0 - $share * (1.0 - $this->wait),

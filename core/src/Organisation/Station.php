@@ -20,6 +20,28 @@ final readonly class Station
     {
     }
 
+    /** @param  non-empty-list<self>  $groups */
+    public static function merged(array $groups): self
+    {
+        return count($groups) === 1 ? $groups[0] : new self(
+            array_merge(...array_map(static fn (self $group): array => $group->workers, $groups)),
+            array_merge(...array_map(static fn (self $group): array => $group->servers, $groups)),
+            in_array(true, array_map(static fn (self $group): bool => $group->isHelped, $groups), true),
+        );
+    }
+
+    /** @param  list<int>  $first  players who take the first slots, in their order: goalkeepers */
+    public function withFirst(array $first): self
+    {
+        $isFirst = static fn (PlanPlayer $player): bool => in_array($player->id, $first, true);
+        $workers = [
+            ...array_filter($this->workers, $isFirst),
+            ...array_filter($this->workers, static fn (PlanPlayer $player): bool => ! $isFirst($player)),
+        ];
+
+        return new self($workers === [] ? $this->workers : $workers, $this->servers, $this->isHelped);
+    }
+
     /**
      * Those who are with each other here, as the season remembers it; empty for one alone, and for groups that mix anyway.
      *

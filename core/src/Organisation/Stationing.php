@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Organisation;
 
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\Meetings;
 use FleetSparrow\Core\Rotation\Partners;
@@ -70,27 +71,18 @@ final readonly class Stationing
     }
 
     /**
-     * The turns of the block, shift by shift: within a station worker and server swap until everybody has worked. With full
-     * stations of w workers and v player-servers they are ceil(N ÷ (S·(w + v))) × ceil((w + v) ÷ w).
+     * The groups on as many places as there are: with fewer places than groups they grow, and take turns there.
      *
-     * @return list<WorkTurn>
+     * @return list<Station>
      */
-    public function turns(): array
+    public function places(): array
     {
-        $turns = [];
-        foreach (array_chunk($this->groups, $this->stations) as $shift) {
-            $swaps = [];
-            foreach ($shift as $at => $group) {
-                foreach (array_chunk($group->workers, $this->atOnce($group)) as $swap => $working) {
-                    $swaps[$swap][$at] = $working;
-                }
-            }
-            foreach ($swaps as $working) {
-                $turns[] = WorkTurn::of($shift, $working, $this->drill->organisation->playerServers);
-            }
+        $merged = [];
+        foreach ($this->groups as $i => $group) {
+            $merged[$i % $this->stations][] = $group;
         }
 
-        return $turns;
+        return array_map(static fn (array $groups): Station => Station::merged($groups), array_values($merged));
     }
 
     /** Whether an odd number made one three that swaps for longer than the pairs. */
@@ -102,28 +94,6 @@ final readonly class Stationing
             && $this->drill->organisation->playerServers === 1
             && in_array(3, $sizes, true)
             && count($this->groups) <= $this->stations;
-    }
-
-    /** @return int<1, max> workers of a station at a time */
-    private function atOnce(Station $group): int
-    {
-        $organisation = $this->drill->organisation;
-        if ($group->isHelped || $organisation->playerServers === 0) {
-            return max(count($group->workers), $organisation->workers);
-        }
-        if (count($group->servers) >= $organisation->playerServers) {
-            return max(
-                1,
-                $this->drill->organisation->pattern->isShared()
-                    ? count($group->workers)
-                    : intdiv(count($group->servers), $organisation->playerServers) * $organisation->workers,
-            );
-        }
-
-        return max(
-            $organisation->workers,
-            $this->drill->organisation->pattern->isShared() ? $group->players() - $organisation->playerServers : 1,
-        );
     }
 
     /** Whether nobody can do it alone, or only with a wall in place of a partner. */
@@ -147,7 +117,9 @@ final readonly class Stationing
             return self::pairs($workers, $others, $drill, $helpers, $meetings);
         }
         if ($drill->organisation->pattern->isShared()) {
-            $wanted = $stations ?? max(1, intdiv(count($workers), $size));
+            // A hunt and a queue are one for all.
+            $isOne = in_array($drill->organisation->pattern, [Pattern::Hunt, Pattern::Rotate], true);
+            $wanted = $stations ?? ($isOne ? 1 : max(1, intdiv(count($workers), $size)));
             $size = max(1, (int) ceil(count($workers) / $wanted));
         }
         $groups = self::named(SmallGroups::of(self::ids($workers), $size, $meetings), $workers);

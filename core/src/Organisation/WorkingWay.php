@@ -20,11 +20,15 @@ interface WorkingWay
     public function lanes(Crew $crew): array;
 
     /**
-     * Seconds from one own rep to the next of the same player.
+     * Seconds from one own rep to the next of the same player, while it is their turn to work.
      *
      * @param  float  $seconds  of one rep of one alone
+     * @param  float|null  $setSeconds  of a set where the clock ends it
      */
-    public function secondsPerRep(Crew $crew, float $seconds): float;
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float;
+
+    /** How many times the people of the place take turns: 1 where all work at once. */
+    public function shifts(Crew $crew): int;
 
     /** Balls in play at the place at once. */
     public function balls(Crew $crew): int;

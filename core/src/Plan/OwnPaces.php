@@ -16,7 +16,7 @@ final readonly class OwnPaces
     private const PRIOR_DAYS = 3.0;
 
     /**
-     * @param  non-empty-array<array-key, Pace>  $byPlayer
+     * @param  non-empty-array<int, Pace>  $byPlayer
      * @param  int  $withTries  players who have tries of their own
      * @param  int  $withSeconds  players who were measured against the clock
      * @param  int  $days  on which they were, all players together
@@ -69,7 +69,7 @@ final readonly class OwnPaces
     /**
      * The pace of nobody in particular: as many reps in a time as the players have on average.
      *
-     * @param  non-empty-array<array-key, Pace>  $paces
+     * @param  non-empty-array<int, Pace>  $paces
      */
     public static function middle(Pace $pace, array $paces): Pace
     {

@@ -17,9 +17,9 @@ final class StationRound
         return $stations * $workSeconds + max(0, $stations - 1) * $moveSeconds;
     }
 
-    /** The group, from 0, that is at a station in a turn, both from 0. */
-    public static function groupAt(int $station, int $turn, int $stations): int
+    /** The station, from 0, that a group is at in a turn, both from 0. */
+    public static function stationOf(int $group, int $turn, int $stations): int
     {
-        return ($station - $turn % $stations + $stations) % $stations;
+        return ($group + $turn) % $stations;
     }
 }

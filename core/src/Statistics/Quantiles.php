@@ -21,9 +21,12 @@ final readonly class Quantiles
 
     private const BINS = 1500;
 
+    public float $mean;
+
     /** @param  list<float>  $values  growing */
     private function __construct(public array $values)
     {
+        $this->mean = array_sum($values) / count($values);
     }
 
     public static function fixed(float $value): self
@@ -52,7 +55,8 @@ final readonly class Quantiles
             $values[] = exp($middle + $deviation * NormalDistribution::quantile(($i + 0.5) / $count));
         }
 
-        return new self($values);
+        // The middles of the outer slices lie a little within their means.
+        return (new self($values))->times($mean * $count / array_sum($values));
     }
 
     /**
@@ -94,7 +98,7 @@ final readonly class Quantiles
 
     public function mean(): float
     {
-        return array_sum($this->values) / count($this->values);
+        return $this->mean;
     }
 
     public function variance(): float
@@ -163,6 +167,21 @@ final readonly class Quantiles
         return self::of($sums);
     }
 
+    /** The product with an independent one. */
+    public function scaledBy(self $other): self
+    {
+        if ($other->isFixed() || $this->isFixed()) {
+            return $other->isFixed() ? $this->times($other->values[0]) : $other->times($this->values[0]);
+        }
+        [$mine, $theirs] = [$this->thinned()->values, $other->thinned()->values];
+        $products = [];
+        foreach ($mine as $i => $value) {
+            $products[] = $value * $theirs[($i * self::STRIDE + 77) % self::COUNT];
+        }
+
+        return self::of($products);
+    }
+
     /** The largest of so many independent ones of this kind: P(all ≤ x) = P(one ≤ x)^n. */
     public function largestOfSame(int $count): self
     {
@@ -186,7 +205,7 @@ final readonly class Quantiles
     {
         $alike = [];
         foreach ($each as $one) {
-            $alike[implode(' ', [$one->values[0], $one->mean(), count($one->values)])][] = $one;
+            $alike["{$one->values[0]} {$one->mean} ".count($one->values)][] = $one;
         }
         $kinds = array_map(static fn (array $same): self => $same[0]->largestOfSame(count($same)), array_values($alike));
 
@@ -210,34 +229,24 @@ final readonly class Quantiles
     /** @param  non-empty-list<self>  $each */
     private static function productOf(array $each): self
     {
-        $floor = max(array_map(static fn (self $one): float => $one->values[0], $each));
-        $steps = [];
-        foreach ($each as $which => $one) {
-            foreach ($one->values as $value) {
-                $steps[] = [max($value, $floor), $which];
-            }
+        $flat = [];
+        foreach ($each as $one) {
+            $flat = [...$flat, ...$one->thinned()->values];
         }
-        usort($steps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        $counts = array_map(static fn (self $one): int => count($one->values), $each);
+        asort($flat);
         $under = array_fill(0, count($each), 0);
         [$values, $product, $missing] = [[], 1.0, count($each)];
-        foreach ($steps as [$value, $which]) {
-            $under[$which]++;
-            if ($under[$which] === 1) {
-                $missing--;
-                $product *= 1.0 / $counts[$which];
-            } else {
-                $product *= $under[$which] / ($under[$which] - 1);
-            }
+        foreach ($flat as $at => $value) {
+            $which = intdiv($at, self::COUNT);
+            $below = $under[$which]++;
+            $product *= $below === 0 ? 1.0 / self::COUNT : ($below + 1) / $below;
+            $missing -= $below === 0 ? 1 : 0;
             while ($missing === 0 && count($values) < self::COUNT && $product >= (count($values) + 0.5) / self::COUNT) {
                 $values[] = $value;
             }
         }
-        while (count($values) < self::COUNT) {
-            $values[] = $steps[count($steps) - 1][0];
-        }
 
-        return new self($values);
+        return new self(array_pad($values, self::COUNT, array_values($flat)[count($flat) - 1]));
     }
 
     /** The quantile between two values, never across equal ones. */

@@ -4,24 +4,22 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Timeline;
 
-use FleetSparrow\Core\Clock\CountedFinish;
-use FleetSparrow\Core\Clock\FinishTime;
 use FleetSparrow\Core\Clock\SetUp;
-use FleetSparrow\Core\Dose\CountedTime;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Station;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Touch\Tally;
 
 /** What one block comes to. Times in seconds; touches for each player. */
 final readonly class BlockEvaluation
 {
     /**
-     * @param  DurationEstimate  $judged  set-up, explaining, change-overs, writing down, and what is not a drill
-     * @param  DurationEstimate  $work  the doses of all turns
+     * @param  Quantiles  $judged  set-up, explaining, moving on, writing down, and what is not a drill
+     * @param  Quantiles  $work  the goes of everybody, with swaps and rests between
+     * @param  bool  $isClocked  whether the clock ends the work, so that no overrun touches it
      * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
      * @param  array<int, Tally>  $touches  player id → touches
      * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
@@ -32,13 +30,13 @@ final readonly class BlockEvaluation
      * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
      * @param  list<Duty>  $duties
      * @param  Layout|null  $layout  of one station
-     * @param  CountedTime|null  $counted  the work as it is distributed, where it goes by a count
      * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
      */
     public function __construct(
         public string $blockId,
-        public DurationEstimate $judged,
-        public DurationEstimate $work,
+        public Quantiles $judged,
+        public Quantiles $work,
+        public bool $isClocked,
         public array $partSeconds,
         public array $touches,
         public array $times,
@@ -53,7 +51,6 @@ final readonly class BlockEvaluation
         public array $duties = [],
         public ?Layout $layout = null,
         public ?Kit $kit = null,
-        public ?CountedTime $counted = null,
     ) {
     }
 
@@ -71,8 +68,8 @@ final readonly class BlockEvaluation
      * @param  list<Station>|null  $groups
      */
     public function with(
-        ?DurationEstimate $judged = null,
-        ?DurationEstimate $work = null,
+        ?Quantiles $judged = null,
+        ?Quantiles $work = null,
         ?array $partSeconds = null,
         ?array $times = null,
         ?array $segments = null,
@@ -84,6 +81,7 @@ final readonly class BlockEvaluation
             blockId: $this->blockId,
             judged: $judged ?? $this->judged,
             work: $work ?? $this->work,
+            isClocked: $this->isClocked,
             partSeconds: $partSeconds ?? $this->partSeconds,
             touches: $this->touches,
             times: $times ?? $this->times,
@@ -98,26 +96,22 @@ final readonly class BlockEvaluation
             duties: $this->duties,
             layout: $this->layout,
             kit: $this->kit,
-            counted: $work === null ? $this->counted : null,
         );
     }
 
     public function meanSeconds(): float
     {
-        return $this->judged->meanSeconds + $this->work->meanSeconds;
+        return $this->judged->mean() + $this->work->mean();
     }
 
-    /** Seconds by which a share of such blocks is over by itself, its judged parts sharing the overrun as in a session. */
-    public function secondsReachedBy(float $share, float $sharedVariation): float
+    /** By itself, with an overrun as in a session. */
+    public function total(float $sharedVariation): Quantiles
     {
-        return $this->counted === null
-            ? FinishTime::of($this->total($sharedVariation))->secondsReachedBy($share)
-            : CountedFinish::of($this->judged->withSharedFactor($sharedVariation), $this->counted)->secondsReachedBy($share);
-    }
+        $overrun = Quantiles::logNormal(1.0, $sharedVariation);
 
-    public function total(float $sharedVariation): DurationEstimate
-    {
-        return $this->judged->withSharedFactor($sharedVariation)->plus($this->work);
+        return $this->isClocked
+            ? $this->judged->scaledBy($overrun)->plus($this->work)
+            : $this->judged->plus($this->work)->scaledBy($overrun);
     }
 
     /** The longest stretch somebody neither works nor serves. */

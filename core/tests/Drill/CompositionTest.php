@@ -49,7 +49,7 @@ final class CompositionTest extends TestCase
         $work = self::evaluate(self::drill('twelve-windows'))->blocks[0];
 
         self::assertSame(360.0, $work->partSeconds['work']);
-        self::assertSame(0.0, $work->work->variance);
+        self::assertSame(0.0, $work->work->variance());
         self::assertCount(12, self::drill('twelve-windows')->composition->items);
         // Two of the twelve have no ball; a beep never waits, so no rest lies between.
         self::assertCount(

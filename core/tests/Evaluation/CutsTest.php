@@ -76,7 +76,7 @@ final class CutsTest extends TestCase
                 ),
                 null,
             );
-            self::assertEqualsWithDelta($cut->freedSeconds, $plan->total->meanSeconds - $then->total->meanSeconds, 1e-6, $cut->words);
+            self::assertEqualsWithDelta($cut->freedSeconds, $plan->finish->mean() - $then->finish->mean(), 1e-6, $cut->words);
             self::assertEqualsWithDelta(
                 $cut->touchesLost,
                 $plan->touches[1]->contacts() - $then->touches[1]->contacts(),

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Tests\Organisation;
 
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\GoPattern;
+use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\SeatedCrew;
@@ -69,13 +70,13 @@ final class WaysTest extends TestCase
     {
         $pattern = new GoPattern(['both'], 2, 30.0, 45.0);
         $spells = WorkSpells::of(
-            InTurns::served(1, 1),
+            new GoTables(InTurns::served(1, 1), $pattern),
             [
                 SeatedCrew::of(new Station([self::player(1)], [self::player(2)])),
                 SeatedCrew::of(new Station([self::player(3)], [], true)),
             ],
             [4],
-            $pattern,
+            $pattern->goSeconds,
             [],
         );
         // Two goes of 45 s with 30 s of rest; server and who counts are busy while it is worked.
@@ -143,18 +144,18 @@ final class WaysTest extends TestCase
 
     public function test_an_odd_one_makes_the_others_begin_again(): void
     {
-        // A three and a pair: six goes; the pair has four, and its fifth and sixth count but are owed by nobody.
+        // A three and a pair: three goes a set; the first of the pair begins again in the third, which counts and is owed by nobody.
         $spells = self::spells(InTurns::alone(), [3, 2], new GoPattern(['both'], 2, 0.0, 30.0));
         $work = array_values(array_filter($spells, fn (Spell $spell): bool => $spell->owed !== []));
-        self::assertSame([[1, 4], [2, 5], [3, 4], [1, 5], [2], [3]], array_map(fn (Spell $spell): array => $spell->owed, $work));
-        self::assertTrue($work[4]->seats[4]->isExtra);
-        self::assertSame(Role::Works, $work[4]->seats[4]->role);
+        self::assertSame([[1, 4], [2, 5], [3], [1, 4], [2, 5], [3]], array_map(fn (Spell $spell): array => $spell->owed, $work));
+        self::assertTrue($work[2]->seats[4]->isExtra);
+        self::assertSame(Role::Works, $work[2]->seats[4]->role);
         // Where the work ends a go they wait instead.
         $counted = WorkSpells::of(
-            InTurns::alone(),
+            new GoTables(InTurns::alone(), new GoPattern(['both'], 2, 0.0, 30.0)),
             [self::seated(3, 1), self::seated(2, 4)],
             [],
-            new GoPattern(['both'], 2, 0.0, 30.0),
+            30.0,
             array_fill(1, 5, 30.0),
         );
         self::assertSame(Role::Waits, $counted[count($counted) - 1]->seats[4]->role);
@@ -163,10 +164,10 @@ final class WaysTest extends TestCase
     public function test_who_is_done_early_waits(): void
     {
         $spells = WorkSpells::of(
-            InTurns::alone(),
+            new GoTables(InTurns::alone(), new GoPattern(['both'], 1, 0.0, 60.0)),
             [self::seated(1, 1), self::seated(1, 2)],
             [],
-            new GoPattern(['both'], 1, 0.0, 60.0),
+            60.0,
             [1 => 60.0, 2 => 45.0],
         );
         self::assertEqualsWithDelta([45.0, 0.0, 15.0], self::figures(Roster::of($spells, [1, 2])[2]), 1e-9);
@@ -231,7 +232,7 @@ final class WaysTest extends TestCase
             $next += $size;
         }
 
-        return WorkSpells::of($way, $places, [], $pattern, []);
+        return WorkSpells::of(new GoTables($way, $pattern), $places, [], $pattern->goSeconds, []);
     }
 
     private static function seated(int $size, int $first): SeatedCrew

@@ -81,7 +81,13 @@ final class BookInPlanTest extends TestCase
                     ),
                 );
                 self::assertCount($players, $works);
-                self::assertCount(1, array_unique($works));
+                // Who begins again works more often; everybody owes as many numbers.
+                $owed = array_count_values(array_merge([], ...array_map(
+                    fn (Segment $segment): array => array_column($segment->owed, 'playerId'),
+                    $block->segments,
+                )));
+                self::assertCount($players, $owed);
+                self::assertCount(1, array_unique($owed));
                 self::assertCount($players, $block->touches);
                 foreach ($block->touches as $tally) {
                     self::assertTrue(is_finite($tally->contacts()) && $tally->contacts() >= 0);
@@ -105,10 +111,10 @@ final class BookInPlanTest extends TestCase
 
                 self::assertEqualsWithDelta(
                     array_sum(array_map(fn (BlockEvaluation $block): float => $block->meanSeconds(), $plan->blocks)),
-                    $plan->total->meanSeconds,
-                    1e-6,
+                    $plan->finish->mean(),
+                    1.0 + 0.002 * $plan->finish->mean(),
                 );
-                self::assertLessThanOrEqual($plan->finish->secondsReachedBy(0.8) + 1e-9, $plan->finish->secondsReachedBy(0.5));
+                self::assertLessThanOrEqual($plan->finish->at(0.8) + 1e-9, $plan->finish->at(0.5));
                 foreach ($plan->touches as $id => $tally) {
                     $sum = array_reduce(
                         $plan->blocks,

@@ -94,10 +94,10 @@ final class OwnPacesTest extends TestCase
         $race = fn (PlanPlayer ...$players): float => $evaluate(
             $block(RaceDose::of(20, 1, 0.0, DoseSides::Right)),
             ...$players,
-        )->work->meanSeconds;
+        )->work->mean();
 
         self::assertGreaterThan(2.0 * $timed->touches[2]->contacts(), $timed->touches[1]->contacts());
-        self::assertSame(60.0 + 20.0, $timed->work->meanSeconds);
+        self::assertSame(60.0 + 20.0, $timed->work->mean());
         // On the ribbon stands what they touch on average.
         $mean = ($timed->touches[1]->contacts() + $timed->touches[2]->contacts()) / 2.0;
         self::assertEqualsWithDelta(

@@ -149,14 +149,14 @@ final class RoundsTest extends TestCase
     {
         foreach (range(1, 8) as $stations) {
             foreach (range(0, $stations - 1) as $station) {
-                $groups = array_map(fn (int $turn): int => StationRound::groupAt($station, $turn, $stations), range(0, $stations - 1));
+                $groups = array_map(fn (int $turn): int => StationRound::stationOf($station, $turn, $stations), range(0, $stations - 1));
                 self::assertEqualsCanonicalizing(range(0, $stations - 1), $groups);
             }
             foreach (range(0, $stations - 1) as $turn) {
                 self::assertCount(
                     $stations,
                     array_unique(
-                        array_map(fn (int $station): int => StationRound::groupAt($station, $turn, $stations), range(0, $stations - 1)),
+                        array_map(fn (int $station): int => StationRound::stationOf($station, $turn, $stations), range(0, $stations - 1)),
                     ),
                 );
             }

@@ -8,7 +8,7 @@ use FleetSparrow\Core\Exception\InvalidValue;
 use FleetSparrow\Core\Statistics\CountDistribution;
 use FleetSparrow\Core\Statistics\Median;
 use FleetSparrow\Core\Statistics\NormalDistribution;
-use FleetSparrow\Core\Statistics\SlowestWorker;
+use FleetSparrow\Core\Statistics\Quantiles;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -121,14 +121,11 @@ final class StatisticsTest extends TestCase
         // s)))
         // R: e <- function(n) integrate(function(x) n * x^(n - 1) * (1 - cdf(x)), 0, 60, rel.tol = 1e-10, subdivisions = 2000)$value
         // R: a <- e(1); c(a, e(2) - a^2, e(3) - 3 * a * e(2) + 2 * a^3)
-        self::assertEqualsWithDelta([3.636389687, 0.636089567, 0.481594703], SlowestWorker::ofMeans([2.0, 3.5, 2.0, 2.6], 0.25), 1e-5);
-        self::assertEqualsWithDelta(
-            array_map(fn (float $moment, int $power): float => $moment * 3.0 ** $power, SlowestWorker::moments(5, 0.25), [1, 2, 3]),
-            SlowestWorker::ofMeans([3.0, 3.0, 3.0, 3.0, 3.0], 0.25),
-            1e-12,
-        );
+        $unlike = Quantiles::largest(array_map(fn (float $mean): Quantiles => Quantiles::logNormal($mean, 0.25), [2.0, 3.5, 2.0, 2.6]));
+        self::assertEqualsWithDelta([3.636389687, 0.636089567], [$unlike->mean(), $unlike->variance()], 0.012);
         // Who is far behind decides alone.
-        self::assertEqualsWithDelta([30.0, 56.25], array_slice(SlowestWorker::ofMeans([30.0, 1.0, 1.0], 0.25), 0, 2), 1e-3);
+        $behind = Quantiles::largest(array_map(fn (float $mean): Quantiles => Quantiles::logNormal($mean, 0.25), [30.0, 1.0, 1.0]));
+        self::assertEqualsWithDelta([30.0, 7.5], [$behind->mean(), sqrt($behind->variance())], 0.1);
         // R: c(dnorm(-1.3), pnorm(-1.3), dnorm(2.1), pnorm(2.1))
         self::assertEqualsWithDelta(
             [0.171368592048, 0.096800484586, 0.043983595980, 0.982135579437],
@@ -156,17 +153,16 @@ final class StatisticsTest extends TestCase
     public function test_slowest_of_log_normal_workers_agrees_with_integrating_in_r(): void
     {
         // R: s <- sqrt(log(1 + .25^2)); m <- -s^2/2; integrate(function(x) 1 - plnorm(x, m, s)^w, 0, 10)
+        $one = Quantiles::logNormal(1.0, 0.25, 1024);
         foreach ([1 => 1.0, 2 => 1.13821651429, 7 => 1.36988387817, 14 => 1.48977189083] as $workers => $mean) {
-            self::assertEqualsWithDelta($mean, SlowestWorker::moments($workers, 0.25)[0], 1e-8);
+            self::assertEqualsWithDelta($mean, $one->largestOfSame($workers)->mean(), 3e-3);
         }
-        // One log-normal time of mean 1 has variance cv² and third central moment cv⁴·(3 + cv²); the slower of two has mean 2·Φ(σ ÷ √2).
+        // The slower of two has mean 2·Φ(σ ÷ √2).
         foreach ([0.1, 0.25, 0.6] as $cv) {
-            [$mean, $variance, $third] = SlowestWorker::moments(1, $cv);
-            self::assertEqualsWithDelta([1.0, $cv ** 2, $cv ** 4 * (3.0 + $cv ** 2)], [$mean, $variance, $third], 1e-9);
             self::assertEqualsWithDelta(
                 2.0 * NormalDistribution::cdf(sqrt(log(1.0 + $cv ** 2) / 2.0)),
-                SlowestWorker::moments(2, $cv)[0],
-                1e-9,
+                Quantiles::logNormal(1.0, $cv, 1024)->largestOfSame(2)->mean(),
+                3e-3,
             );
         }
     }

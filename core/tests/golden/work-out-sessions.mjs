@@ -81,101 +81,188 @@ const sessions = [
 const sidesOf = (dose) => (dose.sides === 'each' ? 2 : 1);
 const sum = (numbers) => numbers.reduce((all, one) => all + one, 0);
 
-/** ln of the gamma function: Lanczos, g = 7. */
-function lnGamma(x) {
-  const c = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012,
-    9.9843695780195716e-6, 1.5056327351493116e-7,
-  ];
-  const t = x - 1 + 7.5;
-  const a = c.slice(1).reduce((all, one, i) => all + one / (x + i), c[0]);
-  return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(a);
+/** Seeded, so that the file is the same every time: mulberry32. */
+let state = 20260312;
+function even() {
+  state = (state + 0x6d2b79f5) | 0;
+  let t = Math.imul(state ^ (state >>> 15), 1 | state);
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
 }
-const lnBeta = (a, b) => lnGamma(a) + lnGamma(b) - lnGamma(a + b);
-
-/** Misses of the slowest of so many workers before n good ones: chance Beta(10p, 10(1 − p)), term by term. */
-function missesOfSlowest(n, p, workers) {
-  const [a, b] = [10 * p, 10 * (1 - p)];
-  let [below, mean] = [0, 0];
-  for (let k = 0; k < 4000 && 1 - below > 1e-9; k++) {
-    below += Math.exp(lnGamma(n + k) - lnGamma(k + 1) - lnGamma(n) + lnBeta(a + n, b + k) - lnBeta(a, b));
-    mean += 1 - Math.min(1, below) ** workers;
+const gauss = () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even());
+/** A pace of one's own: log-normal about 1, a quarter of spread. */
+const pace = () => Math.exp(Math.sqrt(Math.log(1.0625)) * gauss() - Math.log(1.0625) / 2);
+/** A chance of one's own: Beta(10p, 10 − 10p), two gammas by Marsaglia and Tsang. */
+function gamma(shape) {
+  if (shape < 1) return gamma(shape + 1) * even() ** (1 / shape);
+  const d = shape - 1 / 3;
+  for (;;) {
+    const x = gauss();
+    const v = (1 + x / Math.sqrt(9 * d)) ** 3;
+    if (v > 0 && Math.log(1 - even()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v;
   }
-  return mean;
+}
+function chance(p) {
+  if (p >= 1) return 1;
+  const [a, b] = [gamma(10 * p), gamma(10 * (1 - p))];
+  return a / (a + b);
 }
 
-/** Seconds of one turn in which so many work side by side. */
-function turnSeconds(dose, drill, workers) {
-  const goes = sidesOf(dose) * (dose.sets ?? 1);
-  const rests = (goes - 1) * (dose.restSeconds ?? 0);
-  const { secondsPerRep: s, goodChance: p, fetchSeconds: r } = drill;
+/** What one go of a player with this chance and this pace takes. */
+function goSeconds(dose, drill, p, factor) {
+  const s = factor * drill.secondsPerRep;
   switch (dose.kind) {
     case 'timed':
-      return goes * dose.workSeconds + rests;
-    case 'reps':
-      return goes * dose.reps * s + rests;
-    case 'tries':
-      return goes * (dose.balls * s + r) + rests;
+      return dose.workSeconds;
     case 'free':
       return dose.minutes * 60;
-    case 'quota':
-      return sidesOf(dose) * (dose.good * s + missesOfSlowest(dose.good, p, workers) * (s + r)) + (sidesOf(dose) - 1) * dose.restSeconds;
-    case 'circuit': {
-      const items = drill.circuit.map((item) => turnSeconds({ sets: 1, restSeconds: 0, ...item.dose }, { goodChance: 1, fetchSeconds: 0, ...item }, workers));
-      return dose.rounds * (sum(items) + sum(drill.circuit.slice(0, -1).map((item) => item.restSeconds ?? 0))) + (dose.rounds - 1) * dose.restSeconds;
+    case 'reps':
+    case 'race':
+      return dose.reps * s;
+    case 'tries':
+      return dose.balls * s + drill.fetchSeconds;
+    case 'quota': {
+      let seconds = 0;
+      for (let good = 0; good < dose.good; ) {
+        const hit = even() < p;
+        seconds += s + (hit ? 0 : drill.fetchSeconds);
+        good += hit ? 1 : 0;
+      }
+      return seconds;
     }
     default:
       throw new Error(`Nobody has worked out a ${dose.kind} dose.`);
   }
 }
+const PLAYS = 6000;
+const goesOf = (dose) => sidesOf(dose) * (dose.kind === 'quota' ? 1 : (dose.sets ?? 1));
+const isClocked = (dose) => ['timed', 'free'].includes(dose.kind);
+/** All goes of one player on end, with one chance and one pace. */
+function ownSeconds(dose, drill, limit) {
+  const [p, factor] = [chance(drill.goodChance ?? 1), pace()];
+  return sum(Array.from({ length: goesOf(dose) }, () => Math.min(limit, goSeconds(dose, drill, p, factor))));
+}
+const average = (plays, one) => sum(Array.from({ length: plays }, one)) / plays;
 
-/** Who works when: the workers of each turn, and how many there are at each station. */
+/** A coach stops a good-ones dose after three times the median of one alone, up to the next half minute. */
+function limitOf(dose, drill) {
+  if (dose.kind !== 'quota') return Infinity;
+  const alone = Array.from({ length: PLAYS }, () => ownSeconds(dose, drill, Infinity)).sort((a, b) => a - b);
+  return 30 * Math.ceil((3 * alone[PLAYS / 2]) / goesOf(dose) / 30);
+}
+
+/** People at each place, how they work there, and whose go it is when. */
 function organised({ organisation: o }, players, helpers) {
   const k = o.workers + o.playerServers;
-  const even = (groups) => Array.from({ length: groups }, (_, i) => Math.floor(players / groups) + (i < players % groups ? 1 : 0));
-  if (k === 1) {
-    const stations = o.coachServes ? Math.min(players, 1 + helpers) : players;
-    return { stations, turns: even(Math.ceil(players / stations)).length === 1 ? [players] : chunks(players, stations), groups: Array(players).fill(1) };
+  const even_ = (groups) => Array.from({ length: groups }, (_, i) => Math.floor(players / groups) + (i < players % groups ? 1 : 0));
+  const inTurns = (sizes) => ({ sizes, turns: true });
+  if (k === 1) return inTurns(even_(o.coachServes ? Math.min(players, 1 + helpers) : players));
+  if (k === 2 && o.pattern === 'take-turns') return inTurns([...Array(Math.floor(players / 2)).fill(2), ...(players % 2 ? [1] : [])]);
+  if (k === 2 && o.playerServers === 1) {
+    if (players === 1) return inTurns([1]);
+    if (players % 2 === 0) return inTurns(Array(players / 2).fill(2));
+    // The odd one is with a helper; without one there is a three.
+    return inTurns(helpers > 0 ? [...Array((players - 1) / 2).fill(2), 1] : [...Array((players - 3) / 2).fill(2), 3]);
   }
-  if (k === 2 && o.playerServers === 0) {
-    const stations = o.pattern === 'take-turns' ? Math.ceil(players / 2) : Math.max(1, Math.floor(players / 2));
-    return { stations, turns: [players], groups: even(stations) };
-  }
-  if (k === 2) {
-    if (players === 1) return { stations: 1, turns: [1], groups: [1] };
-    if (players % 2 === 0) return { stations: players / 2, turns: [players / 2, players / 2], groups: Array(players / 2).fill(2) };
-    // The odd one is with a helper, and works in the first turn; without one there is a three, which swaps once more.
-    if (helpers > 0) return { stations: (players + 1) / 2, turns: [(players + 1) / 2, (players - 1) / 2], groups: [...Array((players - 1) / 2).fill(2), 1] };
-    const stations = (players - 1) / 2;
-    return { stations, turns: [stations, stations, 1], groups: [...Array(stations - 1).fill(2), 3] };
-  }
-  const groups = even(Math.max(1, Math.floor(players / k)));
-  const atOnce = groups.map((group) => Math.max(o.workers, o.playerServers > 0 ? group - o.playerServers : group));
-  const turns = [];
-  groups.forEach((group, at) => chunks(group, atOnce[at]).forEach((working, i) => (turns[i] = (turns[i] ?? 0) + working)));
-  return { stations: groups.length, turns, groups };
+  const groups = ['hunt', 'rotate'].includes(o.pattern) ? 1 : Math.max(1, Math.floor(players / k));
+  return { sizes: even_(groups), turns: false };
 }
-const chunks = (all, size) => Array.from({ length: Math.ceil(all / size) }, (_, i) => Math.min(size, all - i * size));
+
+/** Goes of a place in their order, with what lies before each: three seconds to change, or what is left of the rest. */
+function goesAt(people, turns, dose, seconds) {
+  const sides = sidesOf(dose) === 2 ? ['R', 'L'] : ['x'];
+  const sets = goesOf(dose) / sides.length;
+  const rest = dose.restSeconds ?? 0;
+  const order = sides.flatMap((side) => Array.from({ length: sets }, () => (turns ? Array.from({ length: people }, (_, i) => i) : [0]).map((who) => ({ side, who })))).flat();
+  const ready = {};
+  let clock = 0;
+  return order.map(({ side, who }, i) => {
+    const gap = i === 0 ? 0 : Math.max(turns && people > 1 ? 3 : 0, (ready[who] ?? 0) - clock);
+    clock += gap + seconds;
+    ready[who] = clock + rest;
+    return { side, gap };
+  });
+}
+
+/** Seconds of the work, of a go on average, and of the writing that does not fit beside it. */
+function worked(drill, dose, { sizes, turns }, players) {
+  const limit = limitOf(dose, drill);
+  const mean = isClocked(dose) ? goSeconds(dose, drill, 1, 1) : average(PLAYS, () => ownSeconds(dose, drill, limit)) / goesOf(dose);
+  const tables = sizes.map((people) => goesAt(people, turns, dose, mean));
+  const longest = tables.reduce((most, table) => (table.length > most.length ? table : most));
+  const gaps = (table) => sum(table.map(({ gap }) => gap));
+  const work = isClocked(dose)
+    ? gaps(longest) + longest.length * mean
+    : average(PLAYS, () =>
+        Math.max(
+          ...sizes.map((people, i) => {
+            const own = Array.from({ length: people }, () => ownSeconds(dose, drill, limit));
+            return gaps(tables[i]) + (turns ? sum(own) : Math.max(...own));
+          }),
+        ),
+      );
+  const tick = (work - gaps(longest)) / longest.length;
+  let left = 0;
+  const most = Math.max(...sizes);
+  longest.forEach(({ gap }, i) => {
+    left = (i === 0 ? 0 : Math.max(0, left - gap - tick)) + 2 * (turns ? sizes.filter((people) => people > i % most).length : players);
+  });
+  return { work, write: drill.scoring ? left : 0, tables };
+}
+
+/** A circuit goes round together: every item ends with its last, and those of a pair one after the other. */
+function circuit(drill, dose, { sizes }) {
+  const shifts = Array.from({ length: Math.max(...sizes) }, (_, shift) => sizes.filter((people) => people > shift).length);
+  const item = (one, workers) => {
+    const own = { goodChance: 1, fetchSeconds: 0, ...one };
+    const each = { sets: 1, restSeconds: 0, ...one.dose };
+    return isClocked(each) ? goesOf(each) * goSeconds(each, own, 1, 1) : average(PLAYS, () => Math.max(...Array.from({ length: workers }, () => ownSeconds(each, own, Infinity))));
+  };
+  const rests = sum(drill.circuit.slice(0, -1).map((one) => one.restSeconds ?? 0));
+  const each = shifts.map((workers) => dose.rounds * (sum(drill.circuit.map((one) => item(one, workers))) + rests) + (dose.rounds - 1) * dose.restSeconds);
+  let left = 0;
+  each.forEach((seconds, i) => (left = Math.max(0, left - seconds - 3) + 2 * shifts[i]));
+  return { work: sum(each) + 3 * (shifts.length - 1), write: drill.scoring ? left : 0 };
+}
 
 /** Touches of one player on average, left and right; null where the script has groups or unknown feet, or the dose is not clocked or counted. */
-function touches(drill, dose, players, groups) {
+function touches(drill, dose, { sizes, turns }, players, { tables }) {
   const script = drill.script ?? drill.combination?.map((part) => part.script).join(' ');
   if (!script || /[()?]/.test(script) || !['timed', 'reps'].includes(dose.kind)) return null;
   const contacts = script
     .split(' ')
     .map((word) => /^([abLR])\./.exec(word)?.[1])
     .filter(Boolean);
-  const led = (foot) => contacts.filter((one) => one === foot || (one === 'a' && foot === 'lead') || (one === 'b' && foot === 'other')).length;
-  const repsIn = (secondsPerRep) => (dose.kind === 'timed' ? (dose.sets * dose.workSeconds) / secondsPerRep : dose.sets * dose.reps);
+  const count = (foot) => contacts.filter((one) => one === foot).length;
+  const s = drill.secondsPerRep;
   const balls = drill.layout.balls ?? 1;
-  const reps =
-    drill.organisation.pattern === 'pass-and-follow'
-      ? sum(groups.map((n) => n * repsIn((n * drill.secondsPerRep) / balls))) / players
-      : repsIn(drill.secondsPerRep);
-  // Each foot leads the whole dose, or half of one.
-  const share = sidesOf(dose) === 2 ? 1 : 0.5;
-  const both = reps * share * (led('lead') + led('other'));
-  return { left: both + reps * led('L'), right: both + reps * led('R') };
+  const positions = drill.layout.kind === 'pattern-to-goal' ? 3 : 1;
+  /** Reps of a whole place in one go. */
+  const repsOf = (people) => {
+    if (dose.kind === 'reps') return turns ? dose.reps : people * dose.reps;
+    const t = dose.workSeconds;
+    const attacks = Math.floor((t + drill.fetchSeconds) / (s + drill.fetchSeconds));
+    const serving = Math.min(drill.organisation.playerServers || Infinity, Math.floor(people / 2));
+    return {
+      'pass-and-follow': () => (balls * t) / s,
+      together: () => (drill.organisation.service === 'none' ? (people * t) / s : t / s),
+      rotate: () => attacks * Math.min(positions, people),
+      hunt: () => ((people - serving) * t) / (s * Math.max(1, (people - serving) / Math.max(1, serving))),
+    }[drill.organisation.pattern]?.() ?? t / s;
+  };
+  const reps = { R: 0, L: 0, x: 0 };
+  const most = Math.max(...sizes);
+  tables.forEach((table, i) => {
+    // Who is done before the others begins again where a clock ends the goes; who is alone at a place rests.
+    const again = turns && isClocked(dose) && sizes[i] > 1 ? most / sizes[i] : 1;
+    for (const { side } of table) reps[side] += again * repsOf(sizes[i]);
+  });
+  const [leadRight, leadLeft] = [reps.R + reps.x / 2, reps.L + reps.x / 2];
+  const all = leadRight + leadLeft;
+  return {
+    left: (leadLeft * count('a') + leadRight * count('b') + all * count('L')) / players,
+    right: (leadRight * count('a') + leadLeft * count('b') + all * count('R')) / players,
+  };
 }
 
 function workedOut(block, players, helpers) {
@@ -183,17 +270,17 @@ function workedOut(block, players, helpers) {
     return { stations: 0, turns: 1, explain: 0, work: 0, changeOver: 0, write: 0, other: 60 * (block.water ?? block.talk), touches: null };
   const drill = book[block.drill ?? block];
   const dose = block.dose ?? drill.dose;
-  const { stations, turns, groups } = organised(drill, players, helpers);
-  const restsHide = (workers) => 2 * workers + (sidesOf(dose) * (dose.sets ?? dose.rounds ?? 1) - 1) * Math.max(0, 2 * workers - (dose.restSeconds ?? 0));
+  const places = organised(drill, players, helpers);
+  const done = dose.kind === 'circuit' ? circuit(drill, dose, places) : worked(drill, dose, places, players);
   return {
-    stations,
-    turns: turns.length,
+    stations: places.sizes.length,
+    turns: places.turns ? Math.max(...places.sizes) : 1,
     explain: 60,
-    work: sum(turns.map((workers) => turnSeconds(dose, drill, workers))),
-    changeOver: 15 * (turns.length - 1),
-    write: drill.scoring ? sum(turns.map(restsHide)) : 0,
+    work: done.work,
+    changeOver: 0,
+    write: done.write,
     other: 0,
-    touches: touches(drill, dose, players, groups),
+    touches: dose.kind === 'circuit' ? null : touches(drill, dose, places, players, done),
   };
 }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill\Reading;
 
+use FleetSparrow\Core\Dose\Alone;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\DoseKinds;
@@ -126,7 +127,7 @@ final class DrillFactory
     private function secondsPerRep(Layout $layout, Composition $composition): float
     {
         if ($composition->items !== []) {
-            return CircuitDose::of($composition->items, 1, 0.0)->turnTime([$composition->items[0]->pace])->meanSeconds;
+            return Alone::meanSeconds(CircuitDose::of($composition->items, 1, 0.0), $composition->items[0]->pace);
         }
         if (! $this->read->has('metresPerSecond')) {
             return $this->read->number('secondsPerRep', 0.1, 120.0);

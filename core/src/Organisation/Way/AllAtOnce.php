@@ -32,6 +32,11 @@ trait AllAtOnce
         return array_map(static fn (int $slot): array => [$slot], range(0, $crew->workers - 1));
     }
 
+    public function shifts(Crew $crew): int
+    {
+        return 1;
+    }
+
     /** @return array<int, Seat> */
     private function seats(Crew $crew): array
     {

@@ -31,7 +31,7 @@ final readonly class Game implements WorkingWay
     {
     }
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
         return 1.0 / max(1e-9, $this->fieldShare($crew) * self::CONTACTS_A_SECOND);
     }

@@ -51,13 +51,17 @@ final readonly class Hunt implements WorkingWay
         return array_map(static fn (int $slot): array => [$slot], range(0, $crew->workers - 1));
     }
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function shifts(Crew $crew): int
+    {
+        return 1;
+    }
+
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
         $serving = $this->serving($crew);
-        $movers = max(1, $crew->people() - $serving);
 
-        // Who serves in one half moves in the other: a rep of one's own comes as seldom as that, and as the wait for a free server.
-        return $seconds * ($crew->people() / $movers) * max(1.0, $movers / max(1, $serving));
+        // While one moves: longer where more move than can be served.
+        return $seconds * max(1.0, ($crew->people() - $serving) / max(1, $serving));
     }
 
     public function balls(Crew $crew): int

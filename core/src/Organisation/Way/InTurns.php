@@ -59,7 +59,7 @@ final readonly class InTurns implements WorkingWay
             $gap = $i === 0 ? 0.0 : max($swap, ($readyAt[$shift] ?? 0.0) - $clock);
             $clock += $gap + $pattern->goSeconds;
             $readyAt[$shift] = $clock + $pattern->restSeconds;
-            $goes[] = new Go($side, $set, $gap, $swap, $this->seats($crew, $shifts, $shift, $rested[$i]), $shifts[$shift]);
+            $goes[] = new Go($side, $set, $gap, $swap, $this->seats($crew, $shifts, $shift, $rested[$i]), $shifts[$shift], shift: $shift);
         }
 
         return $goes;
@@ -77,7 +77,12 @@ final readonly class InTurns implements WorkingWay
         return array_values($lanes);
     }
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function shifts(Crew $crew): int
+    {
+        return (int) ceil($crew->workers / $this->atOnce);
+    }
+
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
         return $seconds;
     }

@@ -25,7 +25,7 @@ final readonly class PassAndFollow implements WorkingWay
     {
     }
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
         return $crew->workers * $seconds / $this->balls($crew);
     }

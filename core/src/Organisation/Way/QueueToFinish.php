@@ -28,9 +28,13 @@ final readonly class QueueToFinish implements WorkingWay
         return (int) floor(($seconds + $this->resetSeconds + 1e-9) / ($this->tripSeconds + $this->resetSeconds));
     }
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
-        return ($this->tripSeconds + $this->resetSeconds) * max(1.0, $crew->workers / $this->positions);
+        $each = max(1.0, $crew->workers / $this->positions);
+
+        return $setSeconds === null
+            ? ($this->tripSeconds + $this->resetSeconds) * $each
+            : $setSeconds * $each / max(1, $this->attacks($setSeconds));
     }
 
     public function balls(Crew $crew): int

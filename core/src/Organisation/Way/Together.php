@@ -14,7 +14,7 @@ final readonly class Together implements WorkingWay
 {
     use AllAtOnce;
 
-    public function secondsPerRep(Crew $crew, float $seconds): float
+    public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
         return $crew->workers * $seconds;
     }
