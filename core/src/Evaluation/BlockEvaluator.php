@@ -170,7 +170,10 @@ final class BlockEvaluator
                 : $stationing->places(),
             duties: $this->isBrief ? [] : $duties,
             layout: $drill->layout,
-            kit: $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse()),
+            kit: $this->isBrief ? null : Kit::of($drill->layout, $stationing->inUse(), array_sum(array_map(
+                static fn (SeatedCrew $at): int => $way->balls($at->crew),
+                $places,
+            ))),
         );
 
         return $this->isBrief

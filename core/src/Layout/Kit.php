@@ -15,7 +15,8 @@ final readonly class Kit
     {
     }
 
-    public static function of(Layout $layout, int $stations): self
+    /** @param  int  $inPlay  balls that are worked with at once, where the layout alone does not say: a ball each in one box */
+    public static function of(Layout $layout, int $stations, int $inPlay = 0): self
     {
         $markers = [];
         foreach ($layout->markers() as $marker) {
@@ -23,7 +24,7 @@ final readonly class Kit
         }
         ksort($markers);
         $equipment = array_map(fn (int $count): int => $count * $stations, $layout->equipment());
-        $balls = count($layout->balls()) * $stations;
+        $balls = $layout->balls() === [] ? 0 : max($inPlay, count($layout->balls()) * $stations);
 
         return new self($markers, ($balls > 0 ? [Equipment::Ball->value => $balls] : []) + $equipment);
     }

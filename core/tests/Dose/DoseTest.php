@@ -84,7 +84,7 @@ final class DoseTest extends TestCase
 
     public function test_one_more_worker_never_makes_a_turn_shorter(): void
     {
-        $this->forAll(
+        $this->limitTo(25)->forAll(
             Generators::choose(1, 14),
             Generators::choose(5, 95),
             Generators::choose(1, 20),
@@ -100,7 +100,7 @@ final class DoseTest extends TestCase
 
     public function test_a_better_chance_never_takes_longer(): void
     {
-        $this->forAll(Generators::choose(5, 99), Generators::choose(1, 30))->then(function (int $percent, int $good): void {
+        $this->limitTo(25)->forAll(Generators::choose(5, 99), Generators::choose(1, 30))->then(function (int $percent, int $good): void {
             $dose = QuotaDose::of($good, 0.0, DoseSides::Right);
             $worse = Turns::of($dose, [self::pace(4.0, $percent / 100, 6.0)])->mean();
             $better = Turns::of($dose, [self::pace(4.0, ($percent + 1) / 100, 6.0)])->mean();

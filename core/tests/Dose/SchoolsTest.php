@@ -133,7 +133,7 @@ final class SchoolsTest extends TestCase
 
     public function test_more_workers_never_end_sooner_and_a_better_player_never_needs_longer(): void
     {
-        $this->forAll(
+        $this->limitTo(25)->forAll(
             Generators::choose(1, 8),
             Generators::choose(30, 90),
             Generators::choose(1, 12),

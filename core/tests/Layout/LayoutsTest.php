@@ -191,6 +191,7 @@ final class LayoutsTest extends TestCase
         self::assertNotEmpty(array_filter($layout->places(), fn ($place): bool => $place->role === PlaceRole::Worker));
         self::assertNotEmpty($layout->balls());
         self::assertSame($markers, Kit::of($layout, 1)->markers());
+        self::assertSame(max(9, count($layout->balls())), Kit::of($layout, 1, 9)->equipment['ball']);
     }
 
     /** The drawings as they were looked at, and what may be chosen; a change here changes what stands on the ground. */
