@@ -57,9 +57,9 @@ final readonly class BeatDose implements PlainDose
         return ['kind' => 'beat', 'beats' => $this->beats, 'perMinute' => $this->perMinute];
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return Quantiles::fixed($times * $this->goes() * 60.0 * $this->beats / $this->perMinute);
+        return Quantiles::fixed(($goes ?? $this->goes()) * 60.0 * $this->beats / $this->perMinute);
     }
 
     public function expectedReps(Pace $pace): float

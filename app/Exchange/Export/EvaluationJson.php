@@ -11,6 +11,7 @@ use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
@@ -32,8 +33,9 @@ final class EvaluationJson
     ): array {
         $blocks = [];
         $start = 0.0;
+        $overrun = Quantiles::logNormal(1.0, $sharedVariation);
         foreach ($evaluation->blocks as $block) {
-            $blocks[] = self::block($block, $start, $sharedVariation, $playersOf === null || in_array($block->blockId, $playersOf, true));
+            $blocks[] = self::block($block, $start, $overrun, $playersOf === null || in_array($block->blockId, $playersOf, true));
             $start += $block->meanSeconds();
         }
 
@@ -87,10 +89,10 @@ final class EvaluationJson
     }
 
     /** @return array<string, mixed> */
-    private static function block(BlockEvaluation $block, float $start, float $sharedVariation, bool $withPlayers): array
+    private static function block(BlockEvaluation $block, float $start, Quantiles $overrun, bool $withPlayers): array
     {
         $footprint = $block->layout?->footprint();
-        $total = $block->total($sharedVariation);
+        $total = $block->total($overrun);
 
         return [
             'id' => $block->blockId,

@@ -65,7 +65,7 @@ final readonly class CollectiveDose implements PlainDose
         return true;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
         $misses = $this->onlyGood ? Plays::misses($this->total, $pace, $memo) : [];
         $go = function (int $node, float $chance, float $factor, float $draw) use ($pace, $misses): float {
@@ -79,7 +79,7 @@ final readonly class CollectiveDose implements PlainDose
             return $reps * $factor * $pace->secondsPerRep + $drops * $pace->fetchSeconds;
         };
 
-        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
+        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
     }
 
     public function expectedReps(Pace $pace): float

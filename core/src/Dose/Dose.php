@@ -49,9 +49,9 @@ interface Dose
      * What all goes of one player take, the rests between them left out.
      *
      * @param  float|null  $limitSeconds  when a coach stops a go that would not end; null for never
-     * @param  int  $times  how often the whole of it is done, with the same chance and pace: rounds of a circuit
+     * @param  int|null  $goes  another number of them, with the same chance and pace
      */
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles;
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles;
 
     /** Reps a player is expected to do in all sets of one side. */
     public function expectedReps(Pace $pace): float;

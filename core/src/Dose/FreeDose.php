@@ -82,9 +82,9 @@ final readonly class FreeDose implements PlainDose
         return 1;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return Quantiles::fixed($times * 60.0 * $this->minutes);
+        return Quantiles::fixed(($goes ?? 1) * 60.0 * $this->minutes);
     }
 
     public function expectedReps(Pace $pace): float

@@ -74,9 +74,9 @@ final readonly class LengthsDose implements PlainDose
         ] + ($tempos === '' ? [] : ['tempos' => $tempos]);
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return LogNormals::of($memo, $times * $this->goes() * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
+        return LogNormals::of($memo, ($goes ?? $this->goes()) * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float

@@ -99,9 +99,9 @@ final class QuotaDose implements PlainDose
         return true;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        $goes = $times * $this->goes();
+        $goes ??= $this->goes();
         if ($limitSeconds === null || $goes === 1) {
             $all = $this->withoutLimit($pace, $goes, $memo);
 

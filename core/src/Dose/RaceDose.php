@@ -94,9 +94,9 @@ final readonly class RaceDose implements PlainDose
         return $this->sides->count() * $this->goes;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return LogNormals::of($memo, $times * $this->goes() * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
+        return LogNormals::of($memo, ($goes ?? $this->goes()) * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float

@@ -66,12 +66,12 @@ final readonly class StreakDose implements PlainDose
         return true;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
         $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
             + $factor * $pace->secondsPerRep * min($this->goal, $chance >= 1.0 ? $this->goal : floor(log(1.0 - $draw) / log($chance)));
 
-        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
+        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
     }
 
     public function expectedReps(Pace $pace): float

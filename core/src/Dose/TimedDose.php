@@ -97,9 +97,9 @@ final readonly class TimedDose implements PlainDose
         return $this->sides->count() * $this->sets;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return Quantiles::fixed($times * $this->goes() * $this->workSeconds);
+        return Quantiles::fixed(($goes ?? $this->goes()) * $this->workSeconds);
     }
 
     public function expectedReps(Pace $pace): float

@@ -57,14 +57,14 @@ final readonly class TriesDose implements PlainDose
         return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
         $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
             + $factor * $pace->secondsPerRep * ($this->untilHit && $chance < 1.0
                 ? min($this->balls, 1.0 + floor(log(1.0 - $draw) / log(1.0 - $chance)))
                 : ($this->untilHit ? 1 : $this->balls));
 
-        return Plays::of($pace, $times * $this->goes(), $limitSeconds, $memo, $go);
+        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
     }
 
     public function expectedReps(Pace $pace): float

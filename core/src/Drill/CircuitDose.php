@@ -112,13 +112,13 @@ final readonly class CircuitDose implements Dose
     }
 
     /** At the items' own paces, with a chance and a pace anew for each item; the rests between items belong to it. */
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, int $times = 1): Quantiles
+    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        $sum = Quantiles::fixed(0.0);
+        [$sum, $rounds] = [Quantiles::fixed(0.0), $goes ?? $this->rounds];
         foreach ($this->items as $i => $item) {
             $rest = $i < count($this->items) - 1 ? $item->restSeconds : 0.0;
-            $sum = $sum->plus($item->dose->ownTime($item->pace, $limitSeconds, $memo, $times * $this->rounds))
-                ->plus(Quantiles::fixed($times * $this->rounds * $rest));
+            $sum = $sum->plus($item->dose->ownTime($item->pace, $limitSeconds, $memo, $rounds * $item->dose->goes()))
+                ->plus(Quantiles::fixed($rounds * $rest));
         }
 
         return $sum;

@@ -221,7 +221,7 @@ final class BlockEvaluator
     private static function limit(Dose $dose, Pace $pace, Memo $memo): ?float
     {
         return $dose->mayNotEnd()
-            ? 30.0 * ceil(self::STOPPED_AFTER * WorkTime::own($dose, $pace, null, $memo)->at(0.5) / $dose->goes() / 30.0)
+            ? 30.0 * ceil(self::STOPPED_AFTER * $dose->ownTime($pace, null, $memo, 1)->at(0.5) / 30.0)
             : null;
     }
 

@@ -104,11 +104,13 @@ final readonly class BlockEvaluation
         return $this->judged->mean() + $this->work->mean();
     }
 
-    /** By itself, with an overrun as in a session. */
-    public function total(float $sharedVariation): Quantiles
+    /**
+     * By itself, as in a session.
+     *
+     * @param  Quantiles  $overrun  a factor on all that no clock ends
+     */
+    public function total(Quantiles $overrun): Quantiles
     {
-        $overrun = Quantiles::logNormal(1.0, $sharedVariation);
-
         return $this->isClocked
             ? $this->judged->scaledBy($overrun)->plus($this->work)
             : $this->judged->plus($this->work)->scaledBy($overrun);
