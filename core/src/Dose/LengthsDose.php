@@ -76,7 +76,9 @@ final readonly class LengthsDose implements PlainDose
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
     {
-        return LogNormals::of($memo, ($goes ?? $this->goes()) * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
+        $seconds = ($goes ?? $this->goes()) * $this->steadyTrips() * $pace->secondsPerRep;
+
+        return LogNormals::of($memo, $seconds, Pace::COEFFICIENT_OF_VARIATION);
     }
 
     public function expectedReps(Pace $pace): float
