@@ -38,7 +38,7 @@ final readonly class Protocol
             throw InvalidRecord::at('penalties', 'A protocol needs penalties, each with a name of its own.');
         }
         foreach ($penalties as $penalty) {
-            if (! (abs($penalty->seconds) <= 60.0)) {
+            if (! is_finite($penalty->seconds) || abs($penalty->seconds) > 60.0) {
                 throw InvalidRecord::at('penalties', 'A penalty is at most 60 seconds.');
             }
         }
