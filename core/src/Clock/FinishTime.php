@@ -34,20 +34,6 @@ final class FinishTime
         );
     }
 
-    /**
-     * The middles of so many slices of equal chance, growing.
-     *
-     * @param  int<1, max>  $slices
-     * @return non-empty-list<float> seconds from the start
-     */
-    public function middles(int $slices): array
-    {
-        $normal = array_map(static fn (int $i): float => NormalDistribution::quantile(($i + 0.5) / $slices), range(0, $slices - 1));
-        [$mean, $deviation, $skewness] = [$this->total->meanSeconds, $this->total->standardDeviationSeconds(), $this->skewness()];
-
-        return array_map(static fn (float $z): float => $mean + $deviation * self::corrected($z, $skewness), $normal);
-    }
-
     /** The chance to be over within so many seconds: the inverse of the above, on the branch where it grows. */
     public function chanceWithin(float $seconds): float
     {

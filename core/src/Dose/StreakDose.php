@@ -76,21 +76,19 @@ final readonly class StreakDose implements PlainDose
 
     public function expectedReps(Pace $pace): float
     {
-        return $this->pattern->sets * $this->run($pace)[0];
+        return $this->pattern->sets * $this->run($pace);
     }
 
-    /** @return array{float, float} mean and variance of the reps of one try */
-    private function run(Pace $pace): array
+    /** Reps of one try on average: E[X] = Σ P(X ≥ j). */
+    private function run(Pace $pace): float
     {
         $good = min(0.999, $pace->alpha() / ($pace->alpha() + $pace->beta()));
-        [$mean, $square, $reached] = [0.0, 0.0, 1.0];
+        [$mean, $reached] = [0.0, 1.0];
         for ($rep = 1; $rep <= $this->goal && $reached > 1e-12; $rep++) {
-            // E[X] = Σ P(X ≥ j), E[X²] = Σ (2j − 1)·P(X ≥ j).
             $reached *= $good;
             $mean += $reached;
-            $square += (2 * $rep - 1) * $reached;
         }
 
-        return [$mean, max(0.0, $square - $mean ** 2)];
+        return $mean;
     }
 }

@@ -69,38 +69,12 @@ final readonly class TriesDose implements PlainDose
 
     public function expectedReps(Pace $pace): float
     {
-        return $this->pattern->sets * $this->slowest([$pace])[0];
-    }
-
-    /**
-     * @param  non-empty-list<Pace>  $workers
-     * @return array{float, float, float} mean, variance and third central moment of the balls of the slowest
-     */
-    private function slowest(array $workers): array
-    {
         if (! $this->untilHit) {
-            return [(float) $this->balls, 0.0, 0.0];
+            return (float) ($this->pattern->sets * $this->balls);
         }
-        $before = 0.0;
-        $shares = [];
-        for ($k = 1; $k <= $this->balls; $k++) {
-            $all = 1.0;
-            foreach ($workers as $pace) {
-                $all *= $k === $this->balls ? 1.0 : 1.0 - ($pace->beta() / ($pace->alpha() + $pace->beta())) ** $k;
-            }
-            $shares[$k] = $all - $before;
-            $before = $all;
-        }
-        $mean = 0.0;
-        foreach ($shares as $k => $share) {
-            $mean += $k * $share;
-        }
-        [$variance, $third] = [0.0, 0.0];
-        foreach ($shares as $k => $share) {
-            $variance += $share * ($k - $mean) ** 2;
-            $third += $share * ($k - $mean) ** 3;
-        }
+        $miss = $pace->beta() / ($pace->alpha() + $pace->beta());
 
-        return [$mean, $variance, $third];
+        // E[balls] = Σ over k < n of the chance that all k so far missed.
+        return $this->pattern->sets * array_sum(array_map(static fn (int $k): float => $miss ** $k, range(0, $this->balls - 1)));
     }
 }

@@ -25,19 +25,6 @@ final readonly class CountDistribution
     }
 
     /**
-     * Failures before the n-th success, each try succeeding with a known probability (R: pnbinom).
-     *
-     * Example: `round(CountDistribution::negativeBinomial(10, 0.6)->mean(), 4)` is `6.6667`.
-     */
-    public static function negativeBinomial(int $successes, float $probability): self
-    {
-        return self::fromRatio(
-            $probability ** $successes,
-            static fn (int $k): float => ($successes + $k) * (1.0 - $probability) / ($k + 1),
-        );
-    }
-
-    /**
      * Failures before the n-th success when the probability is itself uncertain, Beta(alpha, beta).
      *
      * Johnson, Kemp and Kotz, Univariate Discrete Distributions, 3rd ed., section 6.2.2 (beta-negative-binomial).
@@ -55,61 +42,6 @@ final readonly class CountDistribution
         );
     }
 
-    /**
-     * The largest of independent counts: the product of their distribution functions.
-     *
-     * @param  non-empty-list<self>  $each
-     */
-    public static function largestOf(array $each): self
-    {
-        // Beyond the end of a shorter list its distribution function is 1, so only its own length is multiplied.
-        usort($each, static fn (self $a, self $b): int => count($b->cumulative) <=> count($a->cumulative));
-        $product = $each[0]->cumulative;
-        foreach (array_slice($each, 1) as $one) {
-            foreach ($one->cumulative as $k => $p) {
-                $product[$k] *= $p;
-            }
-        }
-
-        return new self(array_values($product));
-    }
-
-    /** The largest of so many independent counts that share this distribution. */
-    public function largestOfSame(int $count): self
-    {
-        return $count === 1 ? $this : new self(array_map(static fn (float $p): float => $p ** $count, $this->cumulative));
-    }
-
-    /**
-     * The sum of two independent counts, each value with each.
-     *
-     * Example: `round(CountDistribution::negativeBinomial(10, 0.6)->plus(CountDistribution::negativeBinomial(10, 0.6))->atMost(14.0), 6)`
-     * is `0.6274`.
-     */
-    public function plus(self $other): self
-    {
-        [$one, $more] = [$this->shares(), $other->shares()];
-        $sum = array_fill(0, count($one) + count($more) - 1, 0.0);
-        foreach ($one as $k => $p) {
-            foreach ($more as $j => $q) {
-                $sum[$k + $j] += $p * $q;
-            }
-        }
-        $cumulative = [];
-        $reached = 0.0;
-        foreach (array_slice($sum, 0, -1) as $p) {
-            $cumulative[] = $reached = min(1.0, $reached + $p);
-        }
-
-        return new self([...$cumulative, 1.0]);
-    }
-
-    /** P(X ≤ x). */
-    public function atMost(float $x): float
-    {
-        return $x < 0.0 ? 0.0 : $this->cumulative[(int) floor($x)] ?? 1.0;
-    }
-
     public function mean(): float
     {
         $mean = 0.0;
@@ -118,34 +50,6 @@ final readonly class CountDistribution
         }
 
         return $mean;
-    }
-
-    /** @return array{float, float, float} mean, variance, third central moment */
-    public function moments(): array
-    {
-        $mean = $this->mean();
-        [$variance, $third, $before] = [0.0, 0.0, 0.0];
-        foreach ($this->cumulative as $k => $p) {
-            $away = $k - $mean;
-            $share = ($p - $before) * $away * $away;
-            $variance += $share;
-            $third += $share * $away;
-            $before = $p;
-        }
-
-        return [$mean, $variance, $third];
-    }
-
-    /** The smallest k with P(X ≤ k) ≥ probability (R's convention for discrete quantiles). */
-    public function quantile(float $probability): int
-    {
-        foreach ($this->cumulative as $k => $p) {
-            if ($p >= $probability - 1e-12) {
-                return $k;
-            }
-        }
-
-        return count($this->cumulative) - 1;
     }
 
     /** @return non-empty-list<float> P(X = k), what is left of the tail on the last */

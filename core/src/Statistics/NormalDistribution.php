@@ -19,20 +19,6 @@ final class NormalDistribution
         return $z > 0 ? 1.0 - 0.5 * self::erfc($z / M_SQRT2) : 0.5 * self::erfc(-$z / M_SQRT2);
     }
 
-    /**
-     * Density and distribution at once, for sums over many points: Abramowitz and Stegun 1964, 26.2.17, absolute error under 7.5e-8.
-     *
-     * @return array{float, float} φ(z) and P(Z ≤ z)
-     */
-    public static function densityAndCdf(float $z): array
-    {
-        $density = exp(-$z * $z / 2.0) * 0.3989422804014327;
-        $t = 1.0 / (1.0 + 0.2316419 * abs($z));
-        $tail = $density * $t * (0.319381530 + $t * (-0.356563782 + $t * (1.781477937 + $t * (-1.821255978 + $t * 1.330274429))));
-
-        return [$density, $z >= 0.0 ? 1.0 - $tail : $tail];
-    }
-
     /** The z with P(Z ≤ z) = probability; probability strictly between 0 and 1. */
     public static function quantile(float $probability): float
     {

@@ -33,11 +33,10 @@ final class RunSheet
                 side: $spell->side,
                 set: $spell->set,
                 turn: $spell->shift,
-                working: self::who($spell, static fn (Seat $seat): bool => $seat->role->isActive()),
+                working: array_keys(array_filter($spell->seats, static fn (Seat $seat): bool => $seat->role->isActive())),
                 leftTouches: $left,
                 rightTouches: $right,
                 item: $spell->item !== null && $dose instanceof CircuitDose ? $dose->items[$spell->item]->name : null,
-                serving: self::who($spell, static fn (Seat $seat): bool => $seat->role->isService()),
                 owed: array_map(static fn (int $player): Owed => new Owed(
                     $player,
                     $blockId,
@@ -47,14 +46,5 @@ final class RunSheet
         }
 
         return $segments;
-    }
-
-    /**
-     * @param  callable(Seat): bool  $is
-     * @return list<int>
-     */
-    private static function who(Spell $spell, callable $is): array
-    {
-        return array_keys(array_filter($spell->seats, $is));
     }
 }

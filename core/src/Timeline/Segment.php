@@ -17,7 +17,6 @@ final readonly class Segment
      * @param  int|null  $set  1, 2 … within the side
      * @param  int|null  $turn  1, 2 … within the block
      * @param  list<int>  $working  ids of the players at work
-     * @param  list<int>  $serving  ids of those who serve them, or count
      * @param  list<Owed>  $owed  numbers owed after it
      * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
      * @param  float|null  $plainSeconds  of set-up, explaining and changing over: what it takes before the coach's own times are known
@@ -37,7 +36,6 @@ final readonly class Segment
         public float $rightTouches = 0.0,
         public ?string $item = null,
         public ?float $plainSeconds = null,
-        public array $serving = [],
         public array $owed = [],
     ) {
     }
@@ -59,7 +57,6 @@ final readonly class Segment
             rightTouches: $this->rightTouches,
             item: $this->item,
             plainSeconds: $this->plainSeconds,
-            serving: $this->serving,
             owed: $this->owed,
         );
     }

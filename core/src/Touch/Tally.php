@@ -117,11 +117,6 @@ final readonly class Tally
         return $this->matching(static fn (string $kind): bool => str_contains($kind, " {$with->value} "));
     }
 
-    public function contactsInAir(): float
-    {
-        return $this->matching(static fn (string $kind): bool => str_contains($kind, ' a '));
-    }
-
     public function contactsOfFor(FootMark $foot, Purpose $purpose): float
     {
         return $this->matching(

@@ -125,7 +125,6 @@ final class ScriptTest extends TestCase
             ['L' => ['in' => 1.0], 'R' => ['in' => 1.0, 'thigh' => 1.0], '?' => ['in' => 1.0], '-' => ['chest' => 1.0]],
             $tally->bySideAndSurface(),
         );
-        self::assertSame(3.0, $tally->contactsInAir());
         self::assertSame(1.0, $tally->contactsFor(Purpose::First));
         self::assertSame(1.0, $tally->contactsFor(Purpose::Pass));
         self::assertSame([1.0, 1.0, 45.0], [$tally->feints, $tally->turns, $tally->degreesTurned]);
