@@ -8,6 +8,7 @@ use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Planning\DrillShelf;
 use App\Planning\PlanDraft;
+use App\Planning\WorkedOut;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
@@ -15,6 +16,7 @@ use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\Memo;
 
 /** Evaluates a running order for a squad: a fixed number of queries, whatever the number of players. */
 final class PlanEvaluationQuery
@@ -23,6 +25,7 @@ final class PlanEvaluationQuery
         private readonly OwnNumbersQuery $numbers,
         private readonly SquadBasisQuery $bases,
         private readonly DrillShelf $drills,
+        private readonly WorkedOut $workedOut,
     ) {
     }
 
@@ -37,7 +40,11 @@ final class PlanEvaluationQuery
     {
         $blocks = $draft->coreBlocks($this->drills->drills($squad, $draft->drillVersionIds()));
 
-        return PlanEvaluator::evaluate($blocks, $this->context($squad, $draft, $blocks, $day, $coachId), $draft->slotMinutes * 60.0);
+        return $this->workedOut->with($squad, fn (Memo $memo): PlanEvaluation => PlanEvaluator::evaluate(
+            $blocks,
+            $this->context($squad, $draft, $blocks, $day, $coachId, memo: $memo),
+            $draft->slotMinutes * 60.0,
+        ));
     }
 
     /**
@@ -65,6 +72,7 @@ final class PlanEvaluationQuery
         CalendarDate $day,
         ?int $coachId,
         ?array $tasks = null,
+        Memo $memo = new Memo,
     ): PlanContext {
         $basis = $this->bases->of($squad, $day, $coachId);
         $numbers = $this->numbers->of(
@@ -87,6 +95,7 @@ final class PlanEvaluationQuery
             helpers: $draft->helpers,
             past: $basis->past,
             weather: $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
+            memo: $memo,
         );
     }
 }

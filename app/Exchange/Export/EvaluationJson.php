@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Exchange\Export;
 
 use FleetSparrow\Core\Advice\Cut;
-use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Station;
@@ -28,14 +27,13 @@ final class EvaluationJson
     public static function of(
         PlanEvaluation $evaluation,
         int $slotMinutes,
-        float $sharedVariation = ClockRules::SHARED_VARIATION,
         ?array $playersOf = null,
     ): array {
         $blocks = [];
         $start = 0.0;
-        $overrun = Quantiles::logNormal(1.0, $sharedVariation);
         foreach ($evaluation->blocks as $block) {
-            $blocks[] = self::block($block, $start, $overrun, $playersOf === null || in_array($block->blockId, $playersOf, true));
+            $withPlayers = $playersOf === null || in_array($block->blockId, $playersOf, true);
+            $blocks[] = self::block($block, $start, $evaluation->overrun, $withPlayers);
             $start += $block->meanSeconds();
         }
 

@@ -9,6 +9,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Part;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
@@ -49,7 +50,7 @@ final readonly class DrillFacts
     }
 
     /** @param  array<string, string>  $moveScripts  slug → canonical script text */
-    public static function of(Drill $drill, array $moveScripts): self
+    public static function of(Drill $drill, array $moveScripts, Memo $memo): self
     {
         $tally = Tally::of($drill->script);
         $surfaces = [];
@@ -75,7 +76,7 @@ final readonly class DrillFacts
             widthMillimetres: $footprint->widthMillimetres + $room,
             depthMillimetres: $footprint->depthMillimetres + $room,
             people: $drill->organisation->people(),
-            minutes: $drill->dose === null ? null : Alone::meanSeconds($drill->dose, $drill->pace(Tempo::Steady)) / 60.0,
+            minutes: $drill->dose === null ? null : Alone::meanSeconds($drill->dose, $drill->pace(Tempo::Steady), $memo) / 60.0,
             underAge: $drill->demands->fromAge->under,
         );
     }

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Book;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Move\Move;
 use FleetSparrow\Core\Move\MoveDictionary;
+use FleetSparrow\Core\Shared\Memo;
 
 /** The whole book ready to be searched: by words, and by what a coach has. Made once for a book and kept. */
 final readonly class DrillIndex
@@ -20,9 +21,9 @@ final readonly class DrillIndex
     public static function of(array $drills, MoveDictionary $dictionary): self
     {
         $scripts = array_map(static fn (Move $move): string => $move->script->text(), $dictionary->moves);
-        $facts = [];
+        [$facts, $memo] = [[], new Memo];
         foreach ($drills as $drill) {
-            $facts[$drill->slug] = DrillFacts::of($drill, $scripts);
+            $facts[$drill->slug] = DrillFacts::of($drill, $scripts, $memo);
         }
 
         return new self($facts, BookSearch::ofDrills($drills));

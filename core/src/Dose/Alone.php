@@ -9,8 +9,13 @@ use FleetSparrow\Core\Shared\Memo;
 /** A dose for one player alone: all goes and the rests between them. */
 final class Alone
 {
-    public static function meanSeconds(Dose $dose, Pace $pace): float
+    public static function meanSeconds(Dose $dose, Pace $pace, Memo $memo = new Memo): float
     {
-        return $dose->ownTime($pace, null, new Memo)->mean() + max(0, $dose->goes() - 1) * $dose->restSeconds();
+        $what = json_encode($dose->fields(), JSON_THROW_ON_ERROR);
+
+        return max(0, $dose->goes() - 1) * $dose->restSeconds() + $memo->of(
+            "alone {$what} {$pace->secondsPerRep} {$pace->alpha()} {$pace->beta()} {$pace->fetchSeconds}",
+            static fn (): float => $dose->ownTime($pace, null, $memo)->mean(),
+        );
     }
 }

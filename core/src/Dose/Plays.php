@@ -59,16 +59,18 @@ final class Plays
     }
 
     /**
-     * Misses before so many good ones at each node of the player's chance.
+     * Misses before so many good ones at each node of the player's chance, which stands at the middle of its cell there: so players
+     * share what was worked out.
      *
      * @return list<non-empty-list<int>> node → equally likely numbers, growing
      */
     public static function misses(int $good, Pace $pace, Memo $memo): array
     {
-        return $memo->of("misses {$good} {$pace->alpha()} {$pace->beta()}", static fn (): array => array_map(
-            static fn (float $chance): array => Chances::misses($good, $chance),
-            self::nodes($pace, $memo),
-        ));
+        return array_map(static function (float $chance) use ($good, $memo): array {
+            $cell = Chances::cell($chance);
+
+            return $memo->of("misses {$good} {$cell}", static fn (): array => Chances::misses($good, Chances::ofCell($cell)));
+        }, self::nodes($pace, $memo));
     }
 
     /** @return list<float> equally likely factors of a player's pace */

@@ -37,6 +37,8 @@ use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\CircuitSpells;
+use FleetSparrow\Core\Timeline\GoLimit;
+use FleetSparrow\Core\Timeline\OwnTimes;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Roster;
 use FleetSparrow\Core\Timeline\RunSheet;
@@ -54,9 +56,6 @@ use FleetSparrow\Core\Touch\Tally;
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
 {
-    /** Times the median of a go: this tool's own value. */
-    private const STOPPED_AFTER = 3.0;
-
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
     public function __construct(
         private readonly PlanContext $context,
@@ -119,7 +118,7 @@ final class BlockEvaluator
         $own = OwnPaces::of($drill, $pace, $players);
         $way = Ways::of($drill, $pace->secondsPerRep);
         $paces = self::paces($way, $places, $own, $dose);
-        $limit = self::limit($dose, $pace, $memo);
+        $limit = GoLimit::seconds($dose, $pace, $memo);
         [$spells, $work] = $dose instanceof CircuitDose
             ? $this->circuit($dose, $way, $places, $standing)
             : $this->goes($way, $places, $standing, $paces, $dose, $limit);
@@ -217,14 +216,6 @@ final class BlockEvaluator
         return $paces;
     }
 
-    /** A coach stops a go that would not end: three times the median of one alone at the drill's own pace, to the next half minute. */
-    private static function limit(Dose $dose, Pace $pace, Memo $memo): ?float
-    {
-        return $dose->mayNotEnd()
-            ? 30.0 * ceil(self::STOPPED_AFTER * $dose->ownTime($pace, null, $memo, 1)->at(0.5) / 30.0)
-            : null;
-    }
-
     /**
      * @param  list<SeatedCrew>  $places
      * @param  list<int>  $standing
@@ -236,12 +227,12 @@ final class BlockEvaluator
         if ($places === []) {
             return [[], Quantiles::fixed(0.0)];
         }
-        $memo = $this->context->memo;
+        $times = new OwnTimes($dose, $limit, $this->context->memo);
         $clocked = $dose->clockedSetSeconds();
         $own = [];
         foreach ($clocked === null ? $places : [] as $seated) {
             foreach (array_slice($seated->players, 0, $seated->crew->workers) as $player) {
-                $own[$player] = WorkTime::own($dose, $paces[$player], $limit, $memo)->mean() / $dose->goes();
+                $own[$player] = $times->mean($paces[$player]) / $dose->goes();
             }
         }
         $pattern = new GoPattern(
@@ -251,7 +242,7 @@ final class BlockEvaluator
             $clocked ?? array_sum($own) / max(1, count($own)),
         );
         $tables = new GoTables($way, $pattern);
-        $work = WorkTime::of($tables, $places, $paces, $dose, $limit, $memo);
+        $work = WorkTime::of($tables, $places, $paces, $times);
         $goSeconds = $pattern->goSeconds;
         if ($clocked === null) {
             // As long as the slowest takes: who is done before waits.
@@ -295,17 +286,12 @@ final class BlockEvaluator
     /** @param  array<string, float>  $parts  mean seconds by part */
     private static function judged(array $parts, ClockRules $rules, Memo $memo): Quantiles
     {
-        $sum = Quantiles::fixed(0.0);
-        foreach ([
-            'setUp' => $rules->setUp->variation,
-            'explain' => $rules->explain->variation,
-            'changeOver' => $rules->changeOver->variation,
-            'write' => $rules->partVariation,
-        ] as $part => $variation) {
-            $sum = $sum->plus(LogNormals::of($memo, $parts[$part], $variation));
-        }
-
-        return $sum;
+        return LogNormals::sum($memo, [
+            [$parts['setUp'], $rules->setUp->variation],
+            [$parts['explain'], $rules->explain->variation],
+            [$parts['changeOver'], $rules->changeOver->variation],
+            [$parts['write'], $rules->partVariation],
+        ]);
     }
 
     /**

@@ -21,6 +21,7 @@ final readonly class PlanEvaluation
      * @param  array<int, Tally>  $touches  player id → touches of the session
      * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  KitList  $kit  what is on the ground at once, at most
+     * @param  Quantiles  $overrun  the factor that all has in common that no clock ends
      * @param  list<Cut>  $cuts  what could go, where the session is over its slot
      * @param  list<Warning>  $warnings  of the session as a whole
      */
@@ -30,6 +31,7 @@ final readonly class PlanEvaluation
         public array $touches,
         public array $times,
         public KitList $kit,
+        public Quantiles $overrun,
         public array $cuts = [],
         public array $warnings = [],
     ) {

@@ -15,6 +15,7 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Cure;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\KitList;
 use FleetSparrow\Core\Timeline\PlayerTime;
@@ -55,7 +56,8 @@ final class PlanEvaluator
         }
         $evaluations = $warned;
         $touches = self::touches($ids, $evaluations);
-        $finish = SessionPlays::of($evaluations, $context->rules->sharedVariation);
+        $overrun = LogNormals::of($context->memo, 1.0, $context->rules->sharedVariation);
+        $finish = SessionPlays::of($evaluations, $overrun);
         $isOver = $slotSeconds !== null && $finish->at(0.8) > $slotSeconds;
 
         return new PlanEvaluation(
@@ -70,6 +72,7 @@ final class PlanEvaluator
                 ),
                 count($context->players),
             ),
+            overrun: $overrun,
             cuts: $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
             warnings: SessionWarnings::of($touches, $context),
         );

@@ -23,7 +23,7 @@ enum Role: string
     /** At the ball, or in the game round it. */
     public function isActive(): bool
     {
-        return in_array($this, [self::Works, self::Plays, self::KeepsGoal], true);
+        return $this === self::Works || $this === self::Plays || $this === self::KeepsGoal;
     }
 
     /** For others: the role counts, the ball is not theirs. */
@@ -35,6 +35,9 @@ enum Role: string
     /** Standing about with nothing of one's own to do, in whatever name. */
     public function isIdle(): bool
     {
-        return in_array($this, [self::Waits, self::ChangesOver, self::LaysOut, self::WritesDown], true);
+        return match ($this) {
+            self::Waits, self::ChangesOver, self::LaysOut, self::WritesDown => true,
+            default => false,
+        };
     }
 }

@@ -10,6 +10,12 @@ namespace FleetSparrow\Core\Organisation;
  */
 final readonly class Seat
 {
+    /** Share of the spell spent waiting, in whatever role. */
+    public float $waiting;
+
+    /** Share of the spell spent for others. */
+    public float $serving;
+
     /**
      * @param  int  $slot  from 0: who of that place
      * @param  float  $gapSeconds  from one own turn to the next on average, where turns are shared; 0 elsewhere
@@ -23,6 +29,8 @@ final readonly class Seat
         public float $gapSeconds = 0.0,
         public bool $isExtra = false,
     ) {
+        $this->waiting = $role->isIdle() ? 1.0 : $wait;
+        $this->serving = $role->isService() ? 1.0 - $wait : 0.0;
     }
 
     public function again(): self

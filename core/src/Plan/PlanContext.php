@@ -21,7 +21,6 @@ final readonly class PlanContext
      * @param  Area|null  $area  null when the squad has not said
      * @param  HeadingLimit|null  $heading  null where no limit is followed
      * @param  int<0, max>  $helpers  grown-ups beside the coach
-     * @param  Memo  $memo  of what is worked out for this plan
      */
     private function __construct(
         public array $players,
@@ -33,13 +32,14 @@ final readonly class PlanContext
         public int $helpers,
         public SeasonPast $past,
         public Weather $weather,
-        public Memo $memo = new Memo,
+        public Memo $memo,
     ) {
     }
 
     /**
      * @param  list<PlanPlayer>  $players
      * @param  list<string>  $knownDrills
+     * @param  Memo  $memo  of what is worked out for this plan
      *
      * @throws InvalidPlan If nobody is coming, more than 40 are, or helpers are outside 0 to 20.
      */
@@ -53,6 +53,7 @@ final readonly class PlanContext
         int $helpers = 0,
         SeasonPast $past = new SeasonPast,
         ?Weather $weather = null,
+        Memo $memo = new Memo,
     ): self {
         if ($players === []) {
             throw InvalidPlan::nobody();
@@ -74,6 +75,7 @@ final readonly class PlanContext
             helpers: $helpers,
             past: $past,
             weather: $weather ?? Weather::mild(),
+            memo: $memo,
         );
     }
 

@@ -58,9 +58,10 @@ final readonly class Partners
     /** @return list<list<int>>|null the first round of the Berger tables in which nobody meets again; null where there is none */
     private function freshRound(): ?array
     {
-        foreach (count($this->weights) % 2 === 0 ? RoundRobin::table(count($this->weights)) : [] as $round) {
+        $players = count($this->weights);
+        for ($round = 1; $players % 2 === 0 && $round <= RoundRobin::rounds($players); $round++) {
             $pairs = [];
-            foreach ($round as [$one, $other]) {
+            foreach (RoundRobin::round($players, $round) as [$one, $other]) {
                 if ($this->weights[$one - 1][$other - 1] > 0.0) {
                     continue 2;
                 }

@@ -10,6 +10,7 @@ final class Chances
     /** Equally likely chances that stand for a Beta; this tool's own value. */
     public const NODES = 64;
 
+    /** Cells of the angle θ with p = sin²θ: this tool's own value. */
     private const GRID = 256;
 
     public const SLICES = 128;
@@ -45,6 +46,18 @@ final class Chances
         }
 
         return count($nodes) === self::NODES ? $nodes : array_pad($nodes, self::NODES, 1.0);
+    }
+
+    /** The cell of the grid in which a chance lies, from 0; the last one past the end is certainty. */
+    public static function cell(float $chance): int
+    {
+        return $chance >= 1.0 ? self::GRID : (int) (asin(sqrt($chance)) / M_PI_2 * self::GRID);
+    }
+
+    /** The chance at the middle of a cell. */
+    public static function ofCell(int $cell): float
+    {
+        return $cell === self::GRID ? 1.0 : sin(($cell + 0.5) / self::GRID * M_PI_2) ** 2;
     }
 
     /**

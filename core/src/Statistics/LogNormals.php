@@ -17,7 +17,29 @@ final class LogNormals
 
         return $memo->of(
             "log-normal {$coefficientOfVariation}",
-            static fn (): Quantiles => Quantiles::logNormal(1.0, $coefficientOfVariation),
+            static fn (): Quantiles => Quantiles::unpacked($memo->kept(
+                "log-normal {$coefficientOfVariation}",
+                static fn (): string => Quantiles::logNormal(1.0, $coefficientOfVariation)->packed(),
+            )),
         )->times($mean);
+    }
+
+    /**
+     * The sum of independent ones.
+     *
+     * @param  list<array{float, float}>  $parts  mean and coefficient of variation
+     */
+    public static function sum(Memo $memo, array $parts): Quantiles
+    {
+        $question = 'sum of log-normals '.json_encode($parts, JSON_THROW_ON_ERROR);
+
+        return $memo->of($question, static fn (): Quantiles => Quantiles::unpacked($memo->kept(
+            $question,
+            static fn (): string => array_reduce(
+                $parts,
+                static fn (Quantiles $sum, array $part): Quantiles => $sum->plus(self::of($memo, ...$part)),
+                Quantiles::fixed(0.0),
+            )->packed(),
+        )));
     }
 }

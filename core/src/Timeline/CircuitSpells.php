@@ -35,7 +35,7 @@ final class CircuitSpells
             }
             for ($round = 1; $round <= $dose->sets(); $round++) {
                 foreach ($dose->items as $i => $item) {
-                    $own = WorkTime::own($item->dose, $item->pace, null, $memo);
+                    $own = (new OwnTimes($item->dose, null, $memo))->of($item->pace);
                     $slowest = $own->largestOfSame(count($players))->mean();
                     $sides = SideNames::of($item->dose);
                     foreach ($sides as $side) {

@@ -31,9 +31,9 @@ final class Roster
             if ($seat === null) {
                 continue;
             }
-            $waits = $spell->seconds * ($seat->role->isIdle() ? 1.0 : $seat->wait);
+            $waits = $spell->seconds * $seat->waiting;
             $ball += $spell->seconds * $seat->ball;
-            $serving += $seat->role->isService() ? $spell->seconds - $waits : 0.0;
+            $serving += $spell->seconds * $seat->serving;
             $waiting += $waits;
             // Where turns are shared nobody waits longer at a time than from one own turn to the next.
             $atOnce = $seat->gapSeconds > 0.0 ? min($waits, $seat->gapSeconds * $seat->wait) : $waits;

@@ -22,10 +22,10 @@ final class SessionPlays
 
     /**
      * @param  list<BlockEvaluation>  $blocks
-     * @param  float  $sharedVariation  coefficient of variation of the overrun
+     * @param  Quantiles  $overrun  a factor
      * @return Quantiles seconds from the start to the end
      */
-    public static function of(array $blocks, float $sharedVariation): Quantiles
+    public static function of(array $blocks, Quantiles $overrun): Quantiles
     {
         [$clocked, $open] = [0.0, array_fill(0, self::COUNT, 0.0)];
         foreach ($blocks as $i => $block) {
@@ -33,7 +33,7 @@ final class SessionPlays
             $part = $block->isClocked ? $block->judged : $block->judged->plus($block->work);
             self::add($open, $part->thinned()->values, self::ORDERS[($i + 1) % count(self::ORDERS)]);
         }
-        $overruns = Quantiles::logNormal(1.0, $sharedVariation)->thinned()->values;
+        $overruns = $overrun->thinned()->values;
         $times = [];
         foreach ($open as $i => $seconds) {
             $times[] = $clocked + $seconds * $overruns[intdiv($i * Quantiles::COUNT, self::COUNT)];

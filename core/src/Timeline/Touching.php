@@ -9,7 +9,6 @@ use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Organisation\Role;
-use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
@@ -18,18 +17,24 @@ use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 
 /** What players touch, spell by spell: a fold over who works when. Session, block and ribbon are sums of the same. */
-final readonly class Touching
+final class Touching
 {
+    /** @var array<int, float> player → reps of one go of a dose that the work ends */
+    private array $repsOfGo = [];
+
+    /** @var array<string, string> name and strong foot → side */
+    private array $sides = [];
+
     /**
      * @param  array<int, PlanPlayer>  $players  by id
      * @param  array<int, Pace>  $paces  player → pace while working
      */
     public function __construct(
-        private Drill $drill,
-        private Dose $dose,
-        private array $players,
-        private array $paces,
-        private Memo $memo,
+        private readonly Drill $drill,
+        private readonly Dose $dose,
+        private readonly array $players,
+        private readonly array $paces,
+        private readonly Memo $memo,
     ) {
     }
 
@@ -41,11 +46,9 @@ final readonly class Touching
     {
         $reps = array_fill_keys(array_keys($this->players), []);
         foreach ($spells as $spell) {
-            foreach ($spell->kind === SegmentKind::Work ? $spell->seats : [] as $player => $seat) {
-                if ($seat->role->isActive()) {
-                    $what = "{$spell->item} {$this->side($spell, $player)->value}";
-                    $reps[$player][$what] = ($reps[$player][$what] ?? 0.0) + $this->reps($spell, $player, $seat);
-                }
+            foreach ($spell->kind === SegmentKind::Work ? $this->reps($spell) : [] as $player => $count) {
+                $what = "{$spell->item} {$this->side($spell->side, $player)}";
+                $reps[$player][$what] = ($reps[$player][$what] ?? 0.0) + $count;
             }
         }
 
@@ -62,39 +65,54 @@ final readonly class Touching
      */
     public function perWorker(Spell $spell): array
     {
-        [$left, $right, $workers] = [0.0, 0.0, 0];
+        $onSide = [];
+        $reps = $this->reps($spell);
+        foreach ($reps as $player => $count) {
+            $side = $this->side($spell->side, $player);
+            $onSide[$side] = ($onSide[$side] ?? 0.0) + $count;
+        }
+        [$left, $right] = [0.0, 0.0];
+        foreach ($onSide as $side => $count) {
+            [$ofLeft, $ofRight] = $this->feet($spell->item, Side::from($side));
+            [$left, $right] = [$left + $count * $ofLeft, $right + $count * $ofRight];
+        }
+
+        return $reps === [] ? [0.0, 0.0] : [$left / count($reps), $right / count($reps)];
+    }
+
+    /** @return array<int, float> player → reps, of those at the ball */
+    private function reps(Spell $spell): array
+    {
+        $isClocked = $this->dose->clockedSetSeconds() !== null;
+        $item = $spell->item !== null && $this->dose instanceof CircuitDose ? $this->dose->items[$spell->item] : null;
+        $ofItem = $item === null ? null : $item->dose->expectedReps($item->pace);
+        $reps = [];
         foreach ($spell->seats as $player => $seat) {
             if ($seat->role->isActive()) {
-                [$ofLeft, $ofRight] = $this->feet($spell->item, $this->side($spell, $player));
-                $reps = $this->reps($spell, $player, $seat);
-                [$left, $right, $workers] = [$left + $reps * $ofLeft, $right + $reps * $ofRight, $workers + 1];
+                $reps[$player] = $ofItem ?? match (true) {
+                    $seat->role !== Role::Works => $this->inPlay($spell->seconds * $seat->ball),
+                    $isClocked => $spell->seconds / $this->paces[$player]->secondsPerRep,
+                    default => $this->repsOfGo[$player] ??= $this->dose->expectedReps($this->paces[$player]) / $this->dose->sets(),
+                };
             }
         }
 
-        return $workers === 0 ? [0.0, 0.0] : [$left / $workers, $right / $workers];
+        return $reps;
     }
 
-    private function reps(Spell $spell, int $player, Seat $seat): float
+    /** Reps that have as many contacts as somebody has in a game who has the ball for so long. */
+    private function inPlay(float $ballSeconds): float
     {
-        if ($spell->item !== null && $this->dose instanceof CircuitDose) {
-            $item = $this->dose->items[$spell->item];
+        $contacts = $this->rep(null, Side::Both)->contacts();
 
-            return $item->dose->expectedReps($item->pace);
-        }
-        if ($seat->role === Role::Plays || $seat->role === Role::KeepsGoal) {
-            $contacts = $this->rep(null, Side::Both)->contacts();
-
-            return $contacts <= 0.0 ? 0.0 : $spell->seconds * $seat->ball * Game::CONTACTS_A_SECOND / $contacts;
-        }
-
-        return $this->dose->clockedSetSeconds() === null
-            ? $this->dose->expectedReps($this->paces[$player]) / $this->dose->sets()
-            : $spell->seconds / $this->paces[$player]->secondsPerRep;
+        return $contacts <= 0.0 ? 0.0 : $ballSeconds * Game::CONTACTS_A_SECOND / $contacts;
     }
 
-    private function side(Spell $spell, int $player): Side
+    private function side(?string $name, int $player): string
     {
-        return SideNames::sideOf($spell->side ?? Side::Both->value, $this->players[$player]->strongFoot);
+        $foot = $this->players[$player]->strongFoot;
+
+        return $this->sides["{$name} {$foot->value}"] ??= SideNames::sideOf($name ?? Side::Both->value, $foot)->value;
     }
 
     /** @param  array<string, float>  $reps  item and side → reps */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Timeline;
 
-use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Organisation\Go;
@@ -24,39 +23,48 @@ final class WorkTime
      * @param  non-empty-list<SeatedCrew>  $places
      * @param  array<int, Pace>  $paces  player → pace
      */
-    public static function of(
-        GoTables $tables,
-        array $places,
-        array $paces,
-        Dose $dose,
-        ?float $limitSeconds,
-        Memo $memo,
-    ): Quantiles {
-        $goSeconds = $tables->pattern->goSeconds;
-        if ($dose->clockedSetSeconds() !== null) {
+    public static function of(GoTables $tables, array $places, array $paces, OwnTimes $own): Quantiles
+    {
+        if ($own->dose->clockedSetSeconds() !== null) {
             $goes = $tables->longest($places);
 
-            return Quantiles::fixed(self::gaps($goes) + self::whole($goes) * $goSeconds);
+            return Quantiles::fixed(self::gaps($goes) + self::whole($goes) * $tables->pattern->goSeconds);
         }
-        [$ends, $alike] = [[], []];
+        [$lanes, $alike] = [[], []];
         foreach ($places as $seated) {
             $gaps = self::gaps($tables->of($seated->crew));
             foreach ($tables->way->lanes($seated->crew) as $slots) {
-                $own = array_map(
-                    static fn (int $slot): Quantiles => self::own($dose, $paces[$seated->players[$slot]], $limitSeconds, $memo),
-                    $slots,
-                );
-                // Lanes of players alike are worked out once.
-                $who = implode(' ', array_map(static fn (Quantiles $one): string => (string) $one->mean, $own))." {$gaps}";
-                $ends[] = $alike[$who] ??= array_reduce(
-                    $own,
-                    static fn (Quantiles $sum, Quantiles $one): Quantiles => $sum->plus($one),
-                    Quantiles::fixed($gaps),
-                );
+                $inLane = array_map(static fn (int $slot): Pace => $paces[$seated->players[$slot]], $slots);
+                $who = implode(' ', array_map($own->question(...), $inLane))." {$gaps}";
+                $lanes[$who] = [$inLane, $gaps];
+                $alike[$who] = ($alike[$who] ?? 0) + 1;
             }
         }
+        ksort($alike);
+        $largest = static function () use ($lanes, $alike, $own): string {
+            $ends = [];
+            foreach ($alike as $who => $count) {
+                array_push($ends, ...array_fill(0, $count, self::lane($own, ...$lanes[$who])));
+            }
 
-        return Quantiles::largest($ends);
+            return Quantiles::largest($ends)->packed();
+        };
+
+        return Quantiles::unpacked($own->memo->kept('work '.hash('xxh128', serialize($alike)), $largest));
+    }
+
+    /**
+     * One after the other at one place.
+     *
+     * @param  list<Pace>  $paces
+     */
+    private static function lane(OwnTimes $own, array $paces, float $gapSeconds): Quantiles
+    {
+        return array_reduce(
+            $paces,
+            static fn (Quantiles $sum, Pace $pace): Quantiles => $sum->plus($own->of($pace)),
+            Quantiles::fixed($gapSeconds),
+        );
     }
 
     /**
@@ -71,7 +79,7 @@ final class WorkTime
             $round = Quantiles::fixed(0.0);
             foreach ($dose->items as $i => $item) {
                 $rest = $i < count($dose->items) - 1 ? $item->restSeconds : 0.0;
-                $own = self::own($item->dose, $item->pace, null, $memo);
+                $own = (new OwnTimes($item->dose, null, $memo))->of($item->pace);
                 $round = $round->plus($own->largestOfSame(count($players)))->plus(Quantiles::fixed($rest));
             }
             $swap = $shift > 0 ? GoPattern::SWAP_SECONDS : 0.0;
@@ -80,16 +88,6 @@ final class WorkTime
         }
 
         return $sum;
-    }
-
-    /** All goes of one player, worked out once for all alike. */
-    public static function own(Dose $dose, Pace $pace, ?float $limitSeconds, Memo $memo): Quantiles
-    {
-        $question = implode(' ', [
-            'own', json_encode($dose->fields()), $pace->secondsPerRep, $pace->alpha(), $pace->beta(), $pace->fetchSeconds, $limitSeconds,
-        ]);
-
-        return $memo->of($question, static fn (): Quantiles => $dose->ownTime($pace, $limitSeconds, $memo));
     }
 
     /**
