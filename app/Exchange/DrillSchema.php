@@ -25,9 +25,11 @@ use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
+use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\FaultCost;
 use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Record\VoidReason;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\LengthUnit;
@@ -204,7 +206,8 @@ final class DrillSchema
 
         return match ($field->type) {
             'whole' => self::whole((int) $field->least, (int) $field->most),
-            'seconds', 'minutes' => self::number($field->least, $field->most),
+            'seconds', 'minutes', 'limit' => self::number($field->least, $field->most),
+            'choice' => ['enum' => array_keys($field->words ?? [])],
             'yes' => ['enum' => [0, 1, true, false]],
             'sides' => self::enum(DoseSides::class),
             'tempos' => ['type' => 'string', 'pattern' => "^(({$tempo})( ({$tempo}))*)?$"],
@@ -228,6 +231,7 @@ final class DrillSchema
                 ['what', 'costs'],
             ),
             'words' => ['type' => 'string', 'maxLength' => 500], 'inHalves' => ['type' => 'boolean'],
+            'counts' => self::enum(CountUnit::class), 'owed' => self::enum(OwedSets::class),
             'protocol' => self::object(
                 [
                     'penalties' => ['type' => 'array', 'minItems' => 1, 'items' => $penalty],

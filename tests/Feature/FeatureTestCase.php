@@ -153,13 +153,14 @@ abstract class FeatureTestCase extends TestCase
             ->json('id');
     }
 
-    /** The line a player is asked for in the first set of a session. */
+    /** The line a player is asked for first on a side of a session. */
     protected function lineKey(int $sessionId, int $playerId, string $side = 'R'): string
     {
         $segments = $this->actingAs($this->coach)->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json('segments');
         foreach ($segments as $segment) {
-            if ($segment['kind'] === 'work' && $segment['side'] === $side) {
-                return collect($segment['asks'])->firstWhere('playerId', $playerId)['lineKey'];
+            $ask = collect($segment['asks'])->firstWhere('playerId', $playerId);
+            if ($segment['kind'] === 'work' && $segment['side'] === $side && $ask !== null) {
+                return $ask['lineKey'];
             }
         }
         self::fail("No set asks for a number on side {$side}.");

@@ -17,9 +17,11 @@ use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
+use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\FaultCost;
 use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Record\VoidReason;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\ServiceManner;
@@ -53,6 +55,8 @@ class DrillChoicesController extends Controller
             'opposition' => self::worded(Opposition::cases(), fn (Opposition $one): string => $one->words()),
             'starts' => self::worded(ClockStart::cases(), fn (ClockStart $one): string => $one->words()),
             'stops' => self::worded(ClockStop::cases(), fn (ClockStop $one): string => $one->words()),
+            'counts' => self::worded(CountUnit::cases(), fn (CountUnit $one): string => $one->words()),
+            'owed' => self::worded(OwedSets::cases(), fn (OwedSets $one): string => $one->words()),
             'countsIf' => self::worded(Condition::cases(), fn (Condition $one): string => $one->sentence()),
             'voids' => self::worded(VoidReason::cases(), fn (VoidReason $one): string => $one->sentence()),
             'fault' => self::worded(FaultKind::cases(), fn (FaultKind $one): string => $one->words()),

@@ -22,14 +22,23 @@ final readonly class CollectiveDose implements PlainDose
 
     public const KIND = 'collective';
 
-    private function __construct(private int $total, private bool $onlyGood, private SetsAndRest $pattern)
+    private function __construct(private int $total, private bool $onlyGood, private SetsAndRest $pattern, private ?float $limitSeconds)
     {
     }
 
-    /** @throws InvalidDose If the total is outside 5 to 2,000. */
-    public static function of(int $total, bool $onlyGood, SetsAndRest $pattern): self
+    /**
+     * @param  float|null  $limitSeconds  when a coach stops a go; 0 for never, null for the usual time
+     *
+     * @throws InvalidDose If the total is outside 5 to 2,000, or the limit over an hour.
+     */
+    public static function of(int $total, bool $onlyGood, SetsAndRest $pattern, ?float $limitSeconds = null): self
     {
-        return new self(self::held('total', $total), $onlyGood, $pattern);
+        return new self(
+            self::held('total', $total),
+            $onlyGood,
+            $pattern,
+            $limitSeconds === null ? null : self::held('limitSeconds', $limitSeconds),
+        );
     }
 
     public static function declared(): DoseDeclaration
@@ -41,13 +50,13 @@ final readonly class CollectiveDose implements PlainDose
             'sets',
             DoseField::whole('total', 'The total', 5, 2000, start: 100),
             DoseField::yes('onlyGood', 'Drops', no: 'a drop goes on', yes: 'good ones only', start: false),
-            ...SetsAndRest::asks(sets: 1, restSeconds: 0.0),
+            ...[...SetsAndRest::asks(sets: 1, restSeconds: 0.0), DoseField::limit()],
         );
     }
 
     public static function fromFields(DoseFields $read): self
     {
-        return self::of($read->whole('total'), $read->yes('onlyGood'), $read->pattern());
+        return self::of($read->whole('total'), $read->yes('onlyGood'), $read->pattern(), $read->limit());
     }
 
     public function kind(): string
@@ -63,6 +72,11 @@ final readonly class CollectiveDose implements PlainDose
     public function mayNotEnd(): bool
     {
         return true;
+    }
+
+    public function stopsAfter(): ?float
+    {
+        return $this->limitSeconds;
     }
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles

@@ -45,6 +45,9 @@ interface Dose
     /** Whether a go may take for ever where chance is against it, so that a coach stops it. */
     public function mayNotEnd(): bool;
 
+    /** Seconds after which a coach stops a go that may not end; 0 for never, null for the usual time. */
+    public function stopsAfter(): ?float;
+
     /**
      * What all goes of one player take, the rests between them left out.
      *

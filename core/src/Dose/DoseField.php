@@ -10,9 +10,9 @@ use FleetSparrow\Core\Exception\InvalidDose;
 final readonly class DoseField
 {
     /**
-     * @param  'whole'|'seconds'|'minutes'|'yes'|'sides'|'tempos'  $type
+     * @param  'whole'|'seconds'|'minutes'|'yes'|'sides'|'tempos'|'limit'|'choice'  $type
      * @param  float|string|null  $start  what stands there when a coach chooses this kind; null where nothing does
-     * @param  array{string, string}|null  $words  what no and yes mean here
+     * @param  array<int|string, string>|null  $words  what no and yes mean here, or each of the choices
      */
     private function __construct(
         public string $name,
@@ -55,6 +55,18 @@ final readonly class DoseField
         return new self('tempos', 'A tempo for each length', 'tempos', 0.0, 0.0, null);
     }
 
+    /** When a coach stops a go that would not end; left out for the usual time, 0 for never. */
+    public static function limit(): self
+    {
+        return new self('limitSeconds', 'A go is stopped', 'limit', 0.0, 3600.0, null);
+    }
+
+    /** @param  non-empty-array<string, string>  $words  each of the choices → what it means; left out for the first */
+    public static function choice(string $name, string $label, array $words): self
+    {
+        return new self($name, $label, 'choice', 0.0, 0.0, null, $words);
+    }
+
     public static function sets(string $label = 'Sets', int $start = 2): self
     {
         return self::whole('sets', $label, 1, 20, $start);
@@ -82,9 +94,12 @@ final readonly class DoseField
     public function held(int|float $value): int|float
     {
         if (! ($value >= $this->least && $value <= $this->most)) {
-            throw InvalidDose::at("dose.{$this->name}", sprintf(
-                '%s must be between %g and %g%s.', $this->label, $this->least, $this->most, $this->type === 'seconds' ? ' seconds' : '',
-            ));
+            $unit = in_array($this->type, ['seconds', 'limit'], true) ? ' seconds' : '';
+
+            throw InvalidDose::at(
+                "dose.{$this->name}",
+                sprintf('%s must be between %g and %g%s.', $this->label, $this->least, $this->most, $unit),
+            );
         }
 
         return $value;

@@ -28,6 +28,33 @@ final readonly class DoseFields
         return $this->number($name, 'This must be a number of seconds.');
     }
 
+    /**
+     * @return float|null null where nothing is said
+     *
+     * @throws InvalidDose
+     */
+    public function limit(): ?float
+    {
+        return isset($this->fields['limitSeconds']) ? $this->number('limitSeconds', 'This must be a number of seconds.') : null;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param  class-string<T>  $enum
+     * @param  T  $usual  where nothing is said
+     * @return T
+     *
+     * @throws InvalidDose
+     */
+    public function choice(string $name, string $enum, \BackedEnum $usual): \BackedEnum
+    {
+        $value = $this->fields[$name] ?? $usual->value;
+
+        return (is_string($value) ? $enum::tryFrom($value) : null)
+            ?? throw InvalidDose::at("dose.{$name}", 'Choose one of '.implode(', ', array_column($enum::cases(), 'value')).'.');
+    }
+
     /** @throws InvalidDose */
     public function minutes(string $name): float
     {

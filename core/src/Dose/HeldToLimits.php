@@ -15,6 +15,17 @@ trait HeldToLimits
         return false;
     }
 
+    public function stopsAfter(): ?float
+    {
+        return null;
+    }
+
+    /** @return array{limitSeconds?: float} what a coach said, where they did */
+    private function limitField(): array
+    {
+        return $this->stopsAfter() === null ? [] : ['limitSeconds' => $this->stopsAfter()];
+    }
+
     /**
      * @template T of int|float
      *

@@ -34,6 +34,6 @@ trait InSets
 
     public function fields(): array
     {
-        return $this->window() + $this->pattern->fields();
+        return $this->window() + $this->pattern->fields() + $this->limitField();
     }
 }

@@ -22,17 +22,26 @@ final class QuotaDose implements PlainDose
 
     public const KIND = 'quota';
 
-    private function __construct(private readonly int $good, private readonly float $restSeconds, private readonly DoseSides $sides)
-    {
+    private function __construct(
+        private readonly int $good,
+        private readonly float $restSeconds,
+        private readonly DoseSides $sides,
+        private readonly ?float $limitSeconds,
+    ) {
     }
 
-    /** @throws InvalidDose If good reps are outside 1 to 100, or the rest between sides outside 0 to 600 s. */
-    public static function of(int $good, float $restSeconds, DoseSides $sides): self
+    /**
+     * @param  float|null  $limitSeconds  when a coach stops a side; 0 for never, null for the usual time
+     *
+     * @throws InvalidDose If good reps are outside 1 to 100, the rest between sides outside 0 to 600 s, or the limit over an hour.
+     */
+    public static function of(int $good, float $restSeconds, DoseSides $sides, ?float $limitSeconds = null): self
     {
         return new self(
             self::held('good', $good),
             self::held('restSeconds', $restSeconds),
             $sides,
+            $limitSeconds === null ? null : self::held('limitSeconds', $limitSeconds),
         );
     }
 
@@ -44,14 +53,13 @@ final class QuotaDose implements PlainDose
             '{good} good ones {sides}, poor ones again',
             'good',
             DoseField::whole('good', 'Good ones', 1, 100, start: 10),
-            DoseField::rest(start: 15.0),
-            DoseField::sides(),
+            ...[DoseField::rest(start: 15.0), DoseField::sides(), DoseField::limit()],
         );
     }
 
     public static function fromFields(DoseFields $read): self
     {
-        return self::of($read->whole('good'), $read->seconds('restSeconds'), $read->sides());
+        return self::of($read->whole('good'), $read->seconds('restSeconds'), $read->sides(), $read->limit());
     }
 
     public function kind(): string
@@ -76,7 +84,8 @@ final class QuotaDose implements PlainDose
 
     public function fields(): array
     {
-        return ['kind' => 'quota', 'good' => $this->good, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value];
+        return ['kind' => 'quota', 'good' => $this->good, 'restSeconds' => $this->restSeconds, 'sides' => $this->sides->value]
+            + $this->limitField();
     }
 
     public function window(): array
@@ -97,6 +106,11 @@ final class QuotaDose implements PlainDose
     public function mayNotEnd(): bool
     {
         return true;
+    }
+
+    public function stopsAfter(): ?float
+    {
+        return $this->limitSeconds;
     }
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles

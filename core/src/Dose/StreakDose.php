@@ -20,18 +20,23 @@ final readonly class StreakDose implements PlainDose
 
     public const KIND = 'streak';
 
-    private function __construct(private int $goal, private SetsAndRest $pattern)
+    private function __construct(private int $goal, private SetsAndRest $pattern, private ?float $limitSeconds)
     {
     }
 
     /**
      * @param  int  $goal  a run that long ends the try
+     * @param  float|null  $limitSeconds  when a coach stops a try; 0 for never, null for the usual time
      *
-     * @throws InvalidDose If the goal is outside 1 to 1,000.
+     * @throws InvalidDose If the goal is outside 1 to 1,000, or the limit over an hour.
      */
-    public static function of(int $goal, SetsAndRest $pattern): self
+    public static function of(int $goal, SetsAndRest $pattern, ?float $limitSeconds = null): self
     {
-        return new self(self::held('goal', $goal), $pattern);
+        return new self(
+            self::held('goal', $goal),
+            $pattern,
+            $limitSeconds === null ? null : self::held('limitSeconds', $limitSeconds),
+        );
     }
 
     public static function declared(): DoseDeclaration
@@ -42,13 +47,13 @@ final readonly class StreakDose implements PlainDose
             'best run of {sets} {sets:try|tries} {sides}, up to {goal}',
             'sets',
             DoseField::whole('goal', 'The goal', 1, 1000, start: 50),
-            ...SetsAndRest::asks('Tries', sets: 3, restSeconds: 10.0),
+            ...[...SetsAndRest::asks('Tries', sets: 3, restSeconds: 10.0), DoseField::limit()],
         );
     }
 
     public static function fromFields(DoseFields $read): self
     {
-        return self::of($read->whole('goal'), $read->pattern());
+        return self::of($read->whole('goal'), $read->pattern(), $read->limit());
     }
 
     public function kind(): string
@@ -64,6 +69,11 @@ final readonly class StreakDose implements PlainDose
     public function mayNotEnd(): bool
     {
         return true;
+    }
+
+    public function stopsAfter(): ?float
+    {
+        return $this->limitSeconds;
     }
 
     public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles

@@ -26,7 +26,7 @@ final readonly class CircuitDose implements Dose
     public const KIND = 'circuit';
 
     /** @param  non-empty-list<CircuitItem>  $items */
-    private function __construct(public array $items, private int $rounds, private float $restSeconds)
+    private function __construct(public array $items, private int $rounds, private float $restSeconds, public CircuitPace $pace)
     {
     }
 
@@ -35,12 +35,13 @@ final readonly class CircuitDose implements Dose
      *
      * @throws InvalidDose If rounds are outside 1 to 20, or the rest between rounds outside 0 to 600 s.
      */
-    public static function of(array $items, int $rounds, float $restSeconds): self
+    public static function of(array $items, int $rounds, float $restSeconds, CircuitPace $pace = CircuitPace::Last): self
     {
         return new self(
             $items,
             self::held('rounds', $rounds),
             self::held('restSeconds', $restSeconds),
+            $pace,
         );
     }
 
@@ -49,10 +50,11 @@ final readonly class CircuitDose implements Dose
         return DoseDeclaration::of(
             self::KIND,
             'round a circuit',
-            '{rounds} {rounds:round|rounds} without stopping',
+            '{rounds} {rounds:round|rounds}, {goesBy}',
             'rounds',
             DoseField::whole('rounds', 'Rounds', 1, 20, start: 1),
             DoseField::rest(start: 0.0),
+            DoseField::choice('goesBy', 'From item to item', CircuitPace::choices()),
         );
     }
 
@@ -63,7 +65,12 @@ final readonly class CircuitDose implements Dose
      */
     public static function fromFields(array $items, DoseFields $read): self
     {
-        return self::of($items, $read->whole('rounds'), $read->seconds('restSeconds'));
+        return self::of(
+            $items,
+            $read->whole('rounds'),
+            $read->seconds('restSeconds'),
+            $read->choice('goesBy', CircuitPace::class, CircuitPace::Last),
+        );
     }
 
     public function kind(): string
@@ -88,7 +95,8 @@ final readonly class CircuitDose implements Dose
 
     public function fields(): array
     {
-        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'restSeconds' => $this->restSeconds];
+        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'restSeconds' => $this->restSeconds]
+            + ($this->pace === CircuitPace::Last ? [] : ['goesBy' => $this->pace->value]);
     }
 
     public function window(): array

@@ -11,10 +11,12 @@ use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\RecordLineKey;
 use FleetSparrow\Core\Record\ScoringRule;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Touch\Script;
+use FleetSparrow\Core\Touch\Tally;
 
 /** One activity of the drill book: what the feet do, where, how much, and how it is counted. */
 final readonly class Drill
@@ -47,9 +49,20 @@ final readonly class Drill
         $this->script = $composition->script;
     }
 
+    /** Of what is counted: a dose of 100 touches is done touch by touch. */
     public function pace(Tempo $tempo): Pace
     {
-        return Pace::of($this->secondsPerRep * $tempo->secondsFactor(), $this->goodChance, $this->fetchSeconds);
+        $seconds = $this->secondsPerRep / $this->countsPerRep() * $tempo->secondsFactor();
+
+        return Pace::of($seconds, $this->goodChance, $this->fetchSeconds);
+    }
+
+    /** How much one rep counts. */
+    public function countsPerRep(): float
+    {
+        return $this->rule === null || $this->rule->counts === CountUnit::Rep
+            ? 1.0
+            : $this->rule->counts->perRep(Tally::of($this->script, $this->layout->timesAlongPath())->contacts());
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Drill;
 
+use FleetSparrow\Core\Record\CountUnit;
+use FleetSparrow\Core\Record\OwedSets;
+
 /** What a drill asks for beside its script and dose, in short sentences: the same on a screen, a sheet and a phone. */
 final class DrillWords
 {
@@ -20,6 +23,8 @@ final class DrillWords
             ...self::targets($demands),
             ...($demands->calling === null ? [] : self::calls($demands->calling)),
             ...($drill->rule?->inHalves === true ? ['Counted in halves: is the second as good as the first?'] : []),
+            ...(in_array($drill->rule?->counts, [null, CountUnit::Rep], true) ? [] : ["Counted: {$drill->rule->counts->words()}."]),
+            ...($drill->rule?->owed === OwedSets::Every ? ['A number of every set is written down.'] : []),
             ...($demands->keepsTheme ? ['The game keeps the touch rule of the day.'] : []),
         ];
     }

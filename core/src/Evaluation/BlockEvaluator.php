@@ -32,11 +32,13 @@ use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\CircuitSpells;
+use FleetSparrow\Core\Timeline\CircuitTimes;
 use FleetSparrow\Core\Timeline\GoLimit;
 use FleetSparrow\Core\Timeline\OwnTimes;
 use FleetSparrow\Core\Timeline\PlayerTime;
@@ -92,7 +94,6 @@ final class BlockEvaluator
             blockId: $block->id,
             judged: LogNormals::of($this->context->memo, $seconds, $this->context->rules->partVariation),
             work: Quantiles::fixed(0.0),
-            isClocked: false,
             partSeconds: ['other' => $seconds],
             touches: array_fill_keys($ids, $touches),
             times: array_fill_keys($ids, $time),
@@ -121,7 +122,7 @@ final class BlockEvaluator
         $limit = GoLimit::seconds($dose, $pace, $memo);
         [$spells, $work] = $dose instanceof CircuitDose
             ? $this->circuit($dose, $way, $places, $standing)
-            : $this->goes($way, $places, $standing, $paces, $dose, $limit);
+            : $this->goes($drill, $way, $places, $standing, $paces, $dose, $limit);
 
         $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
         $known = in_array($drill->slug, $this->context->knownDrills, true);
@@ -137,12 +138,11 @@ final class BlockEvaluator
             'write' => $drill->rule === null ? 0.0 : Writing::extraSeconds($spells, $rules->writeSeconds),
         ];
         $byId = array_combine(array_map(static fn (PlanPlayer $one): int => $one->id, $players), $players);
-        $touching = new Touching($drill, $dose, $byId, $paces, $memo);
+        $touching = new Touching($drill, $dose, $limit, $byId, $paces, $memo);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
             judged: self::judged($parts, $rules, $memo),
             work: $work,
-            isClocked: $dose->clockedSetSeconds() !== null,
             partSeconds: $parts,
             touches: $touching->of($spells),
             times: Roster::of($spells, array_keys($own->byPlayer)),
@@ -222,8 +222,15 @@ final class BlockEvaluator
      * @param  array<int, Pace>  $paces
      * @return array{list<Spell>, Quantiles}
      */
-    private function goes(WorkingWay $way, array $places, array $standing, array $paces, Dose $dose, ?float $limit): array
-    {
+    private function goes(
+        Drill $drill,
+        WorkingWay $way,
+        array $places,
+        array $standing,
+        array $paces,
+        Dose $dose,
+        ?float $limit,
+    ): array {
         if ($places === []) {
             return [[], Quantiles::fixed(0.0)];
         }
@@ -240,6 +247,7 @@ final class BlockEvaluator
             max(1, $dose->sets()),
             $dose->restSeconds(),
             $clocked ?? array_sum($own) / max(1, count($own)),
+            $drill->rule?->owed === OwedSets::Every,
         );
         $tables = new GoTables($way, $pattern);
         $work = WorkTime::of($tables, $places, $paces, $times);
@@ -274,12 +282,13 @@ final class BlockEvaluator
         }
         ksort($shifts);
         $shifts = array_values($shifts);
+        $times = new CircuitTimes($dose, $this->context->memo);
 
         return $shifts === []
             ? [[], Quantiles::fixed(0.0)]
             : [
-                CircuitSpells::of($dose, $shifts, $serving, $standing, $this->context->memo),
-                WorkTime::ofCircuit($dose, $shifts, $this->context->memo),
+                CircuitSpells::of($dose, $times, $shifts, $serving, $standing),
+                WorkTime::ofCircuit($times, $shifts),
             ];
     }
 

@@ -176,7 +176,6 @@ final class RoundOfStations
             blockId: $own->blockId,
             judged: $judged,
             work: $turn,
-            isClocked: $own->isClocked,
             partSeconds: $parts,
             touches: $atStations[$i]['touches'],
             times: $idle,

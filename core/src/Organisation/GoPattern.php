@@ -15,8 +15,19 @@ final readonly class GoPattern
      * @param  int<1, max>  $sets  of each side
      * @param  float  $restSeconds  between two goes of one player
      * @param  float  $goSeconds  of one go on average
+     * @param  bool  $owesEverySet  whether a number is written after each set, not only after the last one of a side
      */
-    public function __construct(public array $sides, public int $sets, public float $restSeconds, public float $goSeconds)
+    public function __construct(
+        public array $sides,
+        public int $sets,
+        public float $restSeconds,
+        public float $goSeconds,
+        public bool $owesEverySet = false,
+    ) {
+    }
+
+    public function isOwed(int $set): bool
     {
+        return $this->owesEverySet || $set === $this->sets;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 
 /**
@@ -46,13 +47,14 @@ final readonly class OwnPaces
             return new self(array_fill_keys(array_map(static fn (PlanPlayer $player): int => $player->id, $players), $pace), 0, 0, 0);
         }
         // Numbers are taken at a steady tempo: learning is as much slower, a match as much faster, as for the drill itself.
-        $tempo = $pace->secondsPerRep / $drill->secondsPerRep;
+        $steady = $drill->pace(Tempo::Steady)->secondsPerRep;
+        $tempo = $pace->secondsPerRep / $steady;
         $paces = [];
         foreach ($players as $player) {
             $own = $player->numbers[$drill->slug] ?? OwnNumbers::none();
             $others = $pace->withTries($made - $own->made, $missed - $own->missed);
             $clocked = $own->seconds * $own->days;
-            $group = ($seconds - $clocked + self::PRIOR_DAYS * $drill->secondsPerRep) / ($days - $own->days + self::PRIOR_DAYS);
+            $group = ($seconds - $clocked + self::PRIOR_DAYS * $steady) / ($days - $own->days + self::PRIOR_DAYS);
             $perRep = ($clocked + self::PRIOR_DAYS * $group) / ($own->days + self::PRIOR_DAYS);
             $paces[$player->id] = Pace::of(
                 $withSeconds === 0 ? $pace->secondsPerRep : $perRep * $tempo,

@@ -17,6 +17,7 @@ final readonly class ScoringRule
      * @param  string  $words  the conditions in a coach's words, in place of the plain ones
      * @param  bool  $inHalves  whether the count is split in two, to see whether the second half is as good; changes no record
      * @param  Protocol|null  $protocol  the penalties of a protocol score
+     * @param  OwedSets  $owed  which sets are written down; changes no record
      */
     public function __construct(
         public MarkKind $kind,
@@ -30,6 +31,8 @@ final readonly class ScoringRule
         public string $words = '',
         public bool $inHalves = false,
         public ?Protocol $protocol = null,
+        public CountUnit $counts = CountUnit::Rep,
+        public OwedSets $owed = OwedSets::Best,
     ) {
     }
 
@@ -55,7 +58,8 @@ final readonly class ScoringRule
                 ? null
                 : ['what' => $this->fault->value, 'costs' => $this->faultCost->value, 'seconds' => $this->faultSeconds],
             'protocol' => $this->protocol?->fields(),
-        ];
+            // Reps are what every rule counted before there was a choice: their lines stay.
+        ] + ($this->counts === CountUnit::Rep ? [] : ['counts' => $this->counts->value]);
     }
 
     /** What counts, in words; empty when every rep does. */

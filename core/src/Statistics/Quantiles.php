@@ -13,11 +13,11 @@ namespace FleetSparrow\Core\Statistics;
  */
 final readonly class Quantiles
 {
-    /** As many as a sum or a slowest of unlike ones has; this tool's own value. */
+    /** As many as the slowest of unlike ones has, and a sum at least; this tool's own value. */
     public const COUNT = 256;
 
-    /** Coprime to COUNT and near its golden section, so that pairs of two sums are spread evenly; this tool's own value. */
-    private const STRIDE = 159;
+    /** As many as a sum has at most: with fewer, the tail of many sums gets shorter with each. */
+    private const FINE = 4 * self::COUNT;
 
     private const BINS = 1500;
 
@@ -64,7 +64,7 @@ final readonly class Quantiles
      *
      * @param  list<array{float, float}>  $weighted  value over 0, weight
      */
-    public static function weighted(array $weighted, int $count = 4 * self::COUNT): self
+    public static function weighted(array $weighted, int $count = self::FINE): self
     {
         [$least, $most] = [INF, 0.0];
         foreach ($weighted as [$value]) {
@@ -173,10 +173,9 @@ final readonly class Quantiles
 
             return $fixed === 0.0 ? $some : new self(array_map(static fn (float $value): float => $value + $fixed, $some->values));
         }
-        [$mine, $theirs] = [$this->thinned()->values, $other->thinned()->values];
         $sums = [];
-        foreach ($mine as $i => $value) {
-            $sums[] = $value + $theirs[($i * self::STRIDE + 77) % self::COUNT];
+        foreach ($this->pairedWith($other) as [$mine, $theirs]) {
+            $sums[] = $mine + $theirs;
         }
 
         return self::of($sums);
@@ -188,10 +187,9 @@ final readonly class Quantiles
         if ($other->isFixed() || $this->isFixed()) {
             return $other->isFixed() ? $this->times($other->values[0]) : $other->times($this->values[0]);
         }
-        [$mine, $theirs] = [$this->thinned()->values, $other->thinned()->values];
         $products = [];
-        foreach ($mine as $i => $value) {
-            $products[] = $value * $theirs[($i * self::STRIDE + 77) % self::COUNT];
+        foreach ($this->pairedWith($other) as [$mine, $theirs]) {
+            $products[] = $mine * $theirs;
         }
 
         return self::of($products);
@@ -227,20 +225,48 @@ final readonly class Quantiles
         return count($kinds) === 1 ? $kinds[0] : self::productOf($kinds);
     }
 
-    /** As many values as a sum works with. */
+    /** As many values as a session works with. */
     public function thinned(): self
     {
-        if (count($this->values) === self::COUNT) {
-            return $this;
-        }
+        return count($this->values) === self::COUNT ? $this : new self($this->inSlices(self::COUNT));
+    }
+
+    /** @return list<float> what stands at the middle of each of so many slices, as in at(), in whole numbers */
+    private function inSlices(int $slices): array
+    {
         $count = count($this->values);
+        if ($count === $slices) {
+            return $this->values;
+        }
         $values = [];
-        for ($i = 0; $i < self::COUNT; $i++) {
-            // What stands at the middle of each slice, as in at(), in whole numbers.
-            $values[] = $this->values[intdiv((2 * $i + 1) * $count - 1, 2 * self::COUNT)];
+        for ($i = 0; $i < $slices; $i++) {
+            $values[] = $this->values[intdiv((2 * $i + 1) * $count - 1, 2 * $slices)];
         }
 
-        return new self($values);
+        return $values;
+    }
+
+    /**
+     * Each value of this one with one of the other's, spread evenly: the step is odd, so coprime to a power of two, and near its
+     * golden section.
+     *
+     * @return list<array{float, float}>
+     */
+    private function pairedWith(self $other): array
+    {
+        $most = max(count($this->values), count($other->values));
+        $count = match (true) {
+            $most <= self::COUNT => self::COUNT,
+            $most <= 2 * self::COUNT => 2 * self::COUNT,
+            default => self::FINE,
+        };
+        [$mine, $theirs, $step] = [$this->inSlices($count), $other->inSlices($count), (int) (0.618 * $count) | 1];
+        $pairs = [];
+        foreach ($mine as $i => $value) {
+            $pairs[] = [$value, $theirs[($i * $step + 77) % $count]];
+        }
+
+        return $pairs;
     }
 
     /** @param  non-empty-list<self>  $each */

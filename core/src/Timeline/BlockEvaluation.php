@@ -19,7 +19,6 @@ final readonly class BlockEvaluation
     /**
      * @param  Quantiles  $judged  set-up, explaining, moving on, writing down, and what is not a drill
      * @param  Quantiles  $work  the goes of everybody, with swaps and rests between
-     * @param  bool  $isClocked  whether the clock ends the work, so that no overrun touches it
      * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
      * @param  array<int, Tally>  $touches  player id → touches
      * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
@@ -36,7 +35,6 @@ final readonly class BlockEvaluation
         public string $blockId,
         public Quantiles $judged,
         public Quantiles $work,
-        public bool $isClocked,
         public array $partSeconds,
         public array $touches,
         public array $times,
@@ -81,7 +79,6 @@ final readonly class BlockEvaluation
             blockId: $this->blockId,
             judged: $judged ?? $this->judged,
             work: $work ?? $this->work,
-            isClocked: $this->isClocked,
             partSeconds: $partSeconds ?? $this->partSeconds,
             touches: $this->touches,
             times: $times ?? $this->times,
@@ -99,6 +96,12 @@ final readonly class BlockEvaluation
         );
     }
 
+    /** Whether the clock ends the work, so that no overrun touches it. */
+    public function isClocked(): bool
+    {
+        return $this->work->isFixed();
+    }
+
     public function meanSeconds(): float
     {
         return $this->judged->mean() + $this->work->mean();
@@ -111,7 +114,7 @@ final readonly class BlockEvaluation
      */
     public function total(Quantiles $overrun): Quantiles
     {
-        return $this->isClocked
+        return $this->isClocked()
             ? $this->judged->scaledBy($overrun)->plus($this->work)
             : $this->judged->plus($this->work)->scaledBy($overrun);
     }

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Drill\CircuitDose;
+use FleetSparrow\Core\Drill\CircuitPace;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
-use FleetSparrow\Core\Shared\Memo;
-use LogicException;
 
-/** A circuit item after item, side after side, round after round; each waits for its last, and who is done early waits. */
+/**
+ * A circuit round after round. Item after item, side after side, where each waits for its last or for the whistle, and who is done
+ * early waits or begins again; in one stretch where everybody goes at their own pace.
+ */
 final class CircuitSpells
 {
     /**
@@ -20,52 +22,88 @@ final class CircuitSpells
      * @param  list<int>  $standing  players without a place, who count
      * @return list<Spell>
      */
-    public static function of(CircuitDose $dose, array $shifts, array $serving, array $standing, Memo $memo): array
+    public static function of(CircuitDose $dose, CircuitTimes $times, array $shifts, array $serving, array $standing): array
     {
         $spells = [];
         $all = array_merge(...$shifts);
         foreach ($shifts as $shift => $players) {
-            $seats = static fn (Role $role, float $share): array => array_fill_keys($standing, new Seat(Role::Counts))
+            $seats = static fn (Role $role, float $share = 1.0): array => array_fill_keys($standing, new Seat(Role::Counts))
                 + array_fill_keys($players, $role === Role::Works ? new Seat($role, ball: $share, wait: 1.0 - $share) : new Seat($role))
                 + array_fill_keys($role === Role::Works ? $serving[$shift] ?? [] : [], new Seat(Role::Serves))
                 + array_fill_keys($all, $role === Role::Works ? new Seat(Role::Waits, wait: 1.0) : new Seat($role));
             if ($shift > 0) {
-                $changing = $seats(Role::ChangesOver, 0.0);
-                $spells[] = new Spell(SegmentKind::Change, GoPattern::SWAP_SECONDS, true, $changing, shift: $shift + 1);
+                $spells[] = new Spell(SegmentKind::Change, GoPattern::SWAP_SECONDS, true, $seats(Role::ChangesOver), shift: $shift + 1);
             }
-            for ($round = 1; $round <= $dose->sets(); $round++) {
-                foreach ($dose->items as $i => $item) {
-                    $own = (new OwnTimes($item->dose, null, $memo))->of($item->pace);
-                    $slowest = $own->largestOfSame(count($players))->mean();
-                    $sides = SideNames::of($item->dose);
-                    foreach ($sides as $side) {
-                        $spells[] = new Spell(
-                            kind: SegmentKind::Work,
-                            seconds: $slowest / count($sides),
-                            endsByClock: $item->dose->clockedSetSeconds() !== null,
-                            seats: $seats(Role::Works, $slowest <= 0.0 ? 1.0 : min(1.0, $own->mean() / $slowest)),
-                            side: $side,
-                            set: $round,
-                            item: $i,
-                            shift: $shift + 1,
-                        );
-                    }
-                    $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
-                    if ($rest > 0.0) {
-                        $next = ($i + 1) % count($dose->items);
-                        $spells[] = new Spell(
-                            SegmentKind::Rest,
-                            $rest,
-                            true,
-                            $seats(Role::Rests, 0.0),
-                            set: $round,
-                            item: $next,
-                            shift: $shift + 1,
-                        );
-                    }
+            $rounds = $dose->pace === CircuitPace::Own
+                ? self::atOwnPace($dose, $times, count($players), $seats, $shift + 1)
+                : self::together($dose, $times, count($players), $seats, $shift + 1);
+            $last = array_pop($rounds);
+            $spells = [...$spells, ...$rounds, ...($last === null ? [] : [$last->owing($players)])];
+        }
+
+        return $spells;
+    }
+
+    /**
+     * One stretch a round, as long as the slowest takes: who is through before waits.
+     *
+     * @param  callable(Role, float=): array<int, Seat>  $seats
+     * @return list<Spell>
+     */
+    private static function atOwnPace(CircuitDose $dose, CircuitTimes $times, int $players, callable $seats, int $shift): array
+    {
+        $rests = ($dose->sets() - 1) * $dose->restSeconds();
+        $seconds = ($times->whole($players)->mean() - $rests) / $dose->sets();
+        $share = $seconds <= 0.0 ? 1.0 : min(1.0, ($times->alone()->mean() - $rests) / $dose->sets() / $seconds);
+        $spells = [];
+        for ($round = 1; $round <= $dose->sets(); $round++) {
+            if ($round > 1 && $dose->restSeconds() > 0.0) {
+                $spells[] = new Spell(SegmentKind::Rest, $dose->restSeconds(), true, $seats(Role::Rests), set: $round, shift: $shift);
+            }
+            $spells[] = new Spell(
+                kind: SegmentKind::Work,
+                seconds: $seconds,
+                endsByClock: false,
+                seats: $seats(Role::Works, $share),
+                set: $round,
+                shift: $shift,
+            );
+        }
+
+        return $spells;
+    }
+
+    /**
+     * @param  callable(Role, float=): array<int, Seat>  $seats
+     * @return list<Spell>
+     */
+    private static function together(CircuitDose $dose, CircuitTimes $times, int $players, callable $seats, int $shift): array
+    {
+        $spells = [];
+        for ($round = 1; $round <= $dose->sets(); $round++) {
+            foreach ($dose->items as $i => $item) {
+                $stretch = $times->item($item, $players);
+                $isClocked = $stretch->isFixed();
+                $share = $isClocked ? 1.0 : min(1.0, $times->own($item)->mean() / $stretch->mean());
+                $sides = SideNames::of($item->dose);
+                foreach ($sides as $side) {
+                    $spells[] = new Spell(
+                        kind: SegmentKind::Work,
+                        seconds: $stretch->mean() / count($sides),
+                        endsByClock: $isClocked,
+                        seats: $seats(Role::Works, $share),
+                        side: $side,
+                        set: $round,
+                        item: $i,
+                        shift: $shift,
+                    );
+                }
+                $rest = $i < count($dose->items) - 1 ? $item->restSeconds : ($round < $dose->sets() ? $dose->restSeconds() : 0.0);
+                if ($rest > 0.0) {
+                    $next = ($i + 1) % count($dose->items);
+                    $spells[] = new Spell(SegmentKind::Rest, $rest, true, $seats(Role::Rests), set: $round, item: $next, shift: $shift);
                 }
             }
-            $spells[] = array_pop($spells)?->owing($players) ?? throw new LogicException('A circuit has no items.');
         }
 
         return $spells;

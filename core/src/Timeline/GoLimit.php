@@ -19,12 +19,13 @@ final class GoLimit
      * Fixed with the plan, whoever comes.
      *
      * @param  Pace  $pace  of the drill
-     * @return float|null seconds of one go, in whole half minutes; null where every go ends by itself
+     * @return float|null seconds of one go, what the coach said or whole half minutes; null where none is stopped
      */
     public static function seconds(Dose $dose, Pace $pace, Memo $memo): ?float
     {
-        if (! $dose->mayNotEnd()) {
-            return null;
+        $said = $dose->stopsAfter();
+        if (! $dose->mayNotEnd() || $said !== null) {
+            return $said > 0.0 ? $said : null;
         }
         $median = Quantiles::unpacked($memo->kept(
             'median '.(new OwnTimes($dose, null, $memo))->question($pace),

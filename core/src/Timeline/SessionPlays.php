@@ -29,8 +29,8 @@ final class SessionPlays
     {
         [$clocked, $open] = [0.0, array_fill(0, self::COUNT, 0.0)];
         foreach ($blocks as $i => $block) {
-            $clocked += $block->isClocked ? $block->work->mean() : 0.0;
-            $part = $block->isClocked ? $block->judged : $block->judged->plus($block->work);
+            $clocked += $block->isClocked() ? $block->work->mean() : 0.0;
+            $part = $block->isClocked() ? $block->judged : $block->judged->plus($block->work);
             self::add($open, $part->thinned()->values, self::ORDERS[($i + 1) % count(self::ORDERS)]);
         }
         $overruns = $overrun->thinned()->values;

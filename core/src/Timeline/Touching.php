@@ -9,6 +9,7 @@ use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
@@ -26,12 +27,14 @@ final class Touching
     private array $sides = [];
 
     /**
+     * @param  float|null  $limitSeconds  when a go is stopped
      * @param  array<int, PlanPlayer>  $players  by id
      * @param  array<int, Pace>  $paces  player → pace while working
      */
     public function __construct(
         private readonly Drill $drill,
         private readonly Dose $dose,
+        private readonly ?float $limitSeconds,
         private readonly array $players,
         private readonly array $paces,
         private readonly Memo $memo,
@@ -46,9 +49,11 @@ final class Touching
     {
         $reps = array_fill_keys(array_keys($this->players), []);
         foreach ($spells as $spell) {
-            foreach ($spell->kind === SegmentKind::Work ? $this->reps($spell) : [] as $player => $count) {
-                $what = "{$spell->item} {$this->side($spell->side, $player)}";
-                $reps[$player][$what] = ($reps[$player][$what] ?? 0.0) + $count;
+            foreach ($spell->kind === SegmentKind::Work ? $this->done($spell) : [] as [$item, $side, $counts]) {
+                foreach ($counts as $player => $count) {
+                    $what = "{$item} {$this->side($side, $player)}";
+                    $reps[$player][$what] = ($reps[$player][$what] ?? 0.0) + $count;
+                }
             }
         }
 
@@ -65,39 +70,77 @@ final class Touching
      */
     public function perWorker(Spell $spell): array
     {
-        $onSide = [];
-        $reps = $this->reps($spell);
-        foreach ($reps as $player => $count) {
-            $side = $this->side($spell->side, $player);
-            $onSide[$side] = ($onSide[$side] ?? 0.0) + $count;
-        }
-        [$left, $right] = [0.0, 0.0];
-        foreach ($onSide as $side => $count) {
-            [$ofLeft, $ofRight] = $this->feet($spell->item, Side::from($side));
-            [$left, $right] = [$left + $count * $ofLeft, $right + $count * $ofRight];
+        [$left, $right, $workers] = [0.0, 0.0, 0];
+        foreach ($this->done($spell) as [$item, $name, $counts]) {
+            $workers = count($counts);
+            $onSide = [];
+            foreach ($counts as $player => $count) {
+                $side = $this->side($name, $player);
+                $onSide[$side] = ($onSide[$side] ?? 0.0) + $count;
+            }
+            foreach ($onSide as $side => $count) {
+                [$ofLeft, $ofRight] = $this->feet($item, Side::from($side));
+                [$left, $right] = [$left + $count * $ofLeft, $right + $count * $ofRight];
+            }
         }
 
-        return $reps === [] ? [0.0, 0.0] : [$left / count($reps), $right / count($reps)];
+        return $workers === 0 ? [0.0, 0.0] : [$left / $workers, $right / $workers];
+    }
+
+    /** @return list<array{int|null, string|null, array<int, float>}> item of a circuit, what is shouted, and player → reps */
+    private function done(Spell $spell): array
+    {
+        return $this->dose instanceof CircuitDose ? $this->round($this->dose, $spell) : [[null, $spell->side, $this->reps($spell)]];
+    }
+
+    /**
+     * One item of a circuit, or where everybody goes at their own pace all of them.
+     *
+     * @return list<array{int|null, string|null, array<int, float>}>
+     */
+    private function round(CircuitDose $dose, Spell $spell): array
+    {
+        $workers = array_keys(array_filter($spell->seats, static fn (Seat $seat): bool => $seat->role->isActive()));
+        $times = new CircuitTimes($dose, $this->memo);
+        $done = [];
+        foreach ($spell->item === null ? $dose->items : [$spell->item => $dose->items[$spell->item]] as $i => $item) {
+            $reps = $item->dose->expectedReps($item->pace) * $times->share($item, count($workers));
+            foreach ($spell->item === null ? SideNames::of($item->dose) : [$spell->side] as $side) {
+                $done[] = [$i, $side, array_fill_keys($workers, $reps)];
+            }
+        }
+
+        return $done;
     }
 
     /** @return array<int, float> player → reps, of those at the ball */
     private function reps(Spell $spell): array
     {
         $isClocked = $this->dose->clockedSetSeconds() !== null;
-        $item = $spell->item !== null && $this->dose instanceof CircuitDose ? $this->dose->items[$spell->item] : null;
-        $ofItem = $item === null ? null : $item->dose->expectedReps($item->pace);
         $reps = [];
         foreach ($spell->seats as $player => $seat) {
             if ($seat->role->isActive()) {
-                $reps[$player] = $ofItem ?? match (true) {
+                $reps[$player] = match (true) {
                     $seat->role !== Role::Works => $this->inPlay($spell->seconds * $seat->ball),
                     $isClocked => $spell->seconds / $this->paces[$player]->secondsPerRep,
-                    default => $this->repsOfGo[$player] ??= $this->dose->expectedReps($this->paces[$player]) / $this->dose->sets(),
+                    default => $this->repsOfGo[$player] ??= $this->repsUntilStopped($this->paces[$player]),
                 };
             }
         }
 
         return $reps;
+    }
+
+    /** Reps of one go: fewer where a coach may stop it before it ends, in the share of its time. */
+    private function repsUntilStopped(Pace $pace): float
+    {
+        $reps = $this->dose->expectedReps($pace) / $this->dose->sets();
+        if ($this->limitSeconds === null) {
+            return $reps;
+        }
+        $endless = (new OwnTimes($this->dose, null, $this->memo))->mean($pace);
+
+        return $endless <= 0.0 ? $reps : $reps * (new OwnTimes($this->dose, $this->limitSeconds, $this->memo))->mean($pace) / $endless;
     }
 
     /** Reps that have as many contacts as somebody has in a game who has the ball for so long. */
@@ -129,9 +172,11 @@ final class Touching
 
     private function rep(?int $item, Side $side): Tally
     {
-        $script = $item !== null && $this->dose instanceof CircuitDose ? $this->dose->items[$item]->script : $this->drill->script;
+        $along = $this->drill->layout->timesAlongPath();
 
-        return RepTouches::of($script, $this->drill->layout->timesAlongPath(), $side, $this->memo);
+        return $item !== null && $this->dose instanceof CircuitDose
+            ? RepTouches::of($this->dose->items[$item]->script, $along, $side, $this->memo)
+            : RepTouches::of($this->drill->script, $along, $side, $this->memo)->times(1.0 / $this->drill->countsPerRep());
     }
 
     /** @return array{float, float} contacts of one rep with the left foot and the right */

@@ -82,7 +82,7 @@ final class WorkSpells
                     default => new Seat(Role::Waits, $slot, wait: 1.0),
                 };
             }
-            foreach ($isExtra ? [] : $own->owed as $slot) {
+            foreach ($isExtra || ! $tables->pattern->isOwed($go->set) ? [] : $own->owed as $slot) {
                 $owed[] = $crew->players[$slot];
             }
         }

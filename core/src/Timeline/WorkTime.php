@@ -5,12 +5,10 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Dose\Pace;
-use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Organisation\Go;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\SeatedCrew;
-use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
@@ -68,26 +66,17 @@ final class WorkTime
     }
 
     /**
-     * Of a circuit everybody goes round together: each item waits for its last, and nobody begins the next before.
+     * Of a circuit, shift after shift.
      *
      * @param  non-empty-list<non-empty-list<int>>  $shifts  players who go round at a time
      */
-    public static function ofCircuit(CircuitDose $dose, array $shifts, Memo $memo): Quantiles
+    public static function ofCircuit(CircuitTimes $times, array $shifts): Quantiles
     {
-        $sum = Quantiles::fixed(0.0);
-        foreach ($shifts as $shift => $players) {
-            $round = Quantiles::fixed(0.0);
-            foreach ($dose->items as $i => $item) {
-                $rest = $i < count($dose->items) - 1 ? $item->restSeconds : 0.0;
-                $own = (new OwnTimes($item->dose, null, $memo))->of($item->pace);
-                $round = $round->plus($own->largestOfSame(count($players)))->plus(Quantiles::fixed($rest));
-            }
-            $swap = $shift > 0 ? GoPattern::SWAP_SECONDS : 0.0;
-            $sum = $sum->plus($round->times((float) $dose->sets()))
-                ->plus(Quantiles::fixed(($dose->sets() - 1) * $dose->restSeconds() + $swap));
-        }
-
-        return $sum;
+        return array_reduce(
+            $shifts,
+            static fn (Quantiles $sum, array $players): Quantiles => $sum->plus($times->whole(count($players))),
+            Quantiles::fixed((count($shifts) - 1) * GoPattern::SWAP_SECONDS),
+        );
     }
 
     /**

@@ -155,13 +155,13 @@ final class DoseTest extends TestCase
             'timed, by sets: workSeconds 5-1800 30, sets 1-20 2, restSeconds 0-600 20',
             'reps, by sets: reps 1-500 10, sets 1-20 2, restSeconds 0-600 20',
             'lengths, by sets: lengths 1-100 4, andBack 0-1 1, tempos 0-0, sets 1-20 2, restSeconds 0-600 20',
-            'quota, by good: good 1-100 10, restSeconds 0-600 15',
-            'collective, by sets: total 5-2000 100, onlyGood 0-1 0, sets 1-20 1, restSeconds 0-600 0',
-            'streak, by sets: goal 1-1000 50, sets 1-20 3, restSeconds 0-600 10',
+            'quota, by good: good 1-100 10, restSeconds 0-600 15, limitSeconds 0-3600',
+            'collective, by sets: total 5-2000 100, onlyGood 0-1 0, sets 1-20 1, restSeconds 0-600 0, limitSeconds 0-3600',
+            'streak, by sets: goal 1-1000 50, sets 1-20 3, restSeconds 0-600 10, limitSeconds 0-3600',
             'race, by sets: reps 1-200 1, sets 1-20 3, restSeconds 0-600 25',
             'tries, by sets: balls 1-50 5, untilHit 0-1 1, sets 1-20 2, restSeconds 0-600 20',
             'free, by minutes: minutes 0.5-30 3',
-            'circuit, by rounds: rounds 1-20 1, restSeconds 0-600 0',
+            'circuit, by rounds: rounds 1-20 1, restSeconds 0-600 0, goesBy 0-0',
         ], $said);
     }
 

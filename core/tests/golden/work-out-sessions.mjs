@@ -173,14 +173,14 @@ function goesAt(people, turns, dose, seconds) {
   const sides = sidesOf(dose) === 2 ? ['R', 'L'] : ['x'];
   const sets = goesOf(dose) / sides.length;
   const rest = dose.restSeconds ?? 0;
-  const order = sides.flatMap((side) => Array.from({ length: sets }, () => (turns ? Array.from({ length: people }, (_, i) => i) : [0]).map((who) => ({ side, who })))).flat();
+  const order = sides.flatMap((side) => Array.from({ length: sets }, (_, set) => (turns ? Array.from({ length: people }, (_, i) => i) : [0]).map((who) => ({ side, who, owes: set === sets - 1 })))).flat();
   const ready = {};
   let clock = 0;
-  return order.map(({ side, who }, i) => {
+  return order.map(({ side, who, owes }, i) => {
     const gap = i === 0 ? 0 : Math.max(turns && people > 1 ? 3 : 0, (ready[who] ?? 0) - clock);
     clock += gap + seconds;
     ready[who] = clock + rest;
-    return { side, gap };
+    return { side, gap, owes };
   });
 }
 
@@ -204,8 +204,9 @@ function worked(drill, dose, { sizes, turns }, players) {
   const tick = (work - gaps(longest)) / longest.length;
   let left = 0;
   const most = Math.max(...sizes);
-  longest.forEach(({ gap }, i) => {
-    left = (i === 0 ? 0 : Math.max(0, left - gap - tick)) + 2 * (turns ? sizes.filter((people) => people > i % most).length : players);
+  longest.forEach(({ gap, owes }, i) => {
+    // The best of the sets is written once a side, after the last.
+    left = (i === 0 ? 0 : Math.max(0, left - gap - tick)) + (owes ? 2 : 0) * (turns ? sizes.filter((people) => people > i % most).length : players);
   });
   return { work, write: drill.scoring ? left : 0, tables };
 }
@@ -216,7 +217,8 @@ function circuit(drill, dose, { sizes }) {
   const item = (one, workers) => {
     const own = { goodChance: 1, fetchSeconds: 0, ...one };
     const each = { sets: 1, restSeconds: 0, ...one.dose };
-    return isClocked(each) ? goesOf(each) * goSeconds(each, own, 1, 1) : average(PLAYS, () => Math.max(...Array.from({ length: workers }, () => ownSeconds(each, own, Infinity))));
+    const limit = limitOf(each, own);
+    return isClocked(each) ? goesOf(each) * goSeconds(each, own, 1, 1) : average(PLAYS, () => Math.max(...Array.from({ length: workers }, () => ownSeconds(each, own, limit))));
   };
   const rests = sum(drill.circuit.slice(0, -1).map((one) => one.restSeconds ?? 0));
   const each = shifts.map((workers) => dose.rounds * (sum(drill.circuit.map((one) => item(one, workers))) + rests) + (dose.rounds - 1) * dose.restSeconds);

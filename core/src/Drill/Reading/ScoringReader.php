@@ -9,9 +9,11 @@ use FleetSparrow\Core\Exception\InvalidRecord;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
+use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\FaultCost;
 use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Record\Penalty;
 use FleetSparrow\Core\Record\Protocol;
 use FleetSparrow\Core\Record\ScoringRule;
@@ -20,7 +22,7 @@ use FleetSparrow\Core\Record\VoidReason;
 /** Reads how a number comes about. */
 final class ScoringReader
 {
-    public const FIELDS = ['kind', 'starts', 'stops', 'countsIf', 'voids', 'fault', 'words', 'inHalves', 'protocol'];
+    public const FIELDS = ['kind', 'starts', 'stops', 'countsIf', 'voids', 'fault', 'words', 'inHalves', 'protocol', 'counts', 'owed'];
 
     /** @throws InvalidDrill|InvalidRecord If a field says something that cannot be counted. */
     public static function read(BookFields $read): ScoringRule
@@ -43,6 +45,8 @@ final class ScoringReader
             words: $read->text('words', mayBeEmpty: true),
             inHalves: $read->flag('inHalves'),
             protocol: $read->has('protocol') ? self::protocol($read->object('protocol')) : null,
+            counts: $read->choice('counts', CountUnit::class, CountUnit::Rep),
+            owed: $read->choice('owed', OwedSets::class, OwedSets::Best),
         );
     }
 

@@ -7,10 +7,10 @@ import { listAt, numberAt, objectAt, textAt, valueAt } from './fields';
 export function ScoringSection({ fields, choices, faultAt, onChange }: SectionProps) {
   const isCounted = valueAt(fields, ['scoring']) !== undefined;
   const at = (name: string) => ['scoring', name];
-  const choice = (name: string, label: string, from = name) => (
+  const choice = (name: string, label: string, from = name, usual = '') => (
     <Choice
       label={label}
-      value={textAt(fields, at(name))}
+      value={textAt(fields, at(name)) || usual}
       options={optionsOf(choices, from)}
       fault={faultAt(`scoring.${name}`)}
       onValue={(value) => onChange(at(name), value)}
@@ -30,6 +30,8 @@ export function ScoringSection({ fields, choices, faultAt, onChange }: SectionPr
         />
         {isCounted && choice('starts', 'Starts with')}
         {isCounted && choice('stops', 'Ends with')}
+        {isCounted && choice('counts', 'One count is', 'counts', 'rep')}
+        {isCounted && choice('owed', 'Written down', 'owed', 'best')}
       </div>
       {isCounted && (
         <>

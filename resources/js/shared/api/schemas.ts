@@ -35,15 +35,15 @@ export const player = z.object({
 
 type Declared = (typeof doseKinds)[number];
 type DeclaredField = Declared['fields'][number];
-/** Tempos of each length, with a space between, and the feet are words; all else is a number. */
-type ValueOf<F extends DeclaredField> = F['type'] extends 'sides' | 'tempos' ? string : number;
+/** Tempos of each length, with a space between, the feet and what is chosen by name are words; all else is a number. */
+type ValueOf<F extends DeclaredField> = F['type'] extends 'sides' | 'tempos' | 'choice' ? string : number;
 type DoseOf<D extends Declared> = { kind: D['kind'] } & {
   [F in D['fields'][number] as F['start'] extends null ? never : F['name']]: ValueOf<F>;
 } & { [F in D['fields'][number] as F['start'] extends null ? F['name'] : never]?: ValueOf<F> | undefined };
 export type Dose = { [D in Declared as D['kind']]: DoseOf<D> }[Declared['kind']];
 
 const doseField = (field: DeclaredField) => {
-  const value = field.type === 'sides' || field.type === 'tempos' ? z.string() : z.number();
+  const value = ['sides', 'tempos', 'choice'].includes(field.type) ? z.string() : z.number();
   return field.start === null ? value.optional() : value;
 };
 const doseShapes = doseKinds.map((declared) =>

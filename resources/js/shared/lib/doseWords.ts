@@ -16,11 +16,12 @@ export const doseSideOptions = (wording: FootWording): [string, string][] => [..
 export interface DeclaredField {
   name: string;
   label: string;
-  type: 'whole' | 'seconds' | 'minutes' | 'yes' | 'sides' | 'tempos';
+  type: 'whole' | 'seconds' | 'minutes' | 'yes' | 'sides' | 'tempos' | 'limit' | 'choice';
   least: number;
   most: number;
   start: number | string | null;
-  words: readonly [string, string] | null;
+  /** What no and yes mean, or each of the choices. */
+  words: readonly [string, string] | Readonly<Record<string, string>> | null;
 }
 interface DeclaredDose {
   kind: Dose['kind'];
@@ -45,12 +46,19 @@ export const doseKindOptions = declared.filter((one) => one.kind !== 'circuit').
 export const countedField = (kind: string): DeclaredField | undefined => declared.find((one) => one.kind === kind)?.fields[0];
 export const fieldsOf = (dose: Dose): readonly DeclaredField[] => declaredOf(dose.kind).fields;
 export const doseValue = (dose: Dose, field: string) => valuesOf(dose)[field];
-export const withDoseValue = (dose: Dose, field: string, value: number | string) => ({ ...dose, [field]: value });
+/** Nothing takes the field out again: the usual stands. */
+export function withDoseValue(dose: Dose, field: string, value: number | string | undefined): Dose {
+  const others = Object.entries(dose).filter(([name]) => name !== field);
+  return Object.fromEntries(value === undefined ? others : [...others, [field, value]]) as Dose;
+}
+
+export const isYesOrNo = (words: NonNullable<DeclaredField['words']>): words is readonly [string, string] => Array.isArray(words);
 
 function fieldWords(field: DeclaredField, value: number | string | undefined, wording: FootWording): string {
   if (field.type === 'sides') return doseSides[String(value)] ?? sideWords(String(value), wording);
   if (field.type === 'tempos') return value ? `${String(value).replaceAll(' ', ', then ')}, ` : '';
-  return field.words ? field.words[value === 1 ? 1 : 0] : String(value);
+  if (!field.words) return String(value);
+  return isYesOrNo(field.words) ? field.words[value === 1 ? 1 : 0] : (field.words[String(value)] ?? Object.values(field.words)[0] ?? '');
 }
 
 /** A dose in the words a coach would use. */
