@@ -57,7 +57,7 @@ final class DrillSchema
             'required' => ['format', 'version', 'drills'],
             'properties' => [
                 'format' => ['const' => DrillFile::FORMAT],
-                'version' => ['const' => DrillFile::VERSION],
+                'version' => ['enum' => range(DrillFile::OLDEST, DrillFile::VERSION)],
                 'drills' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 200, 'items' => ['$ref' => '#/$defs/drill']],
             ],
             '$defs' => [

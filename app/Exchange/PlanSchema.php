@@ -23,7 +23,7 @@ final class PlanSchema
     /** @return array<string, mixed> JSON Schema 2020-12 */
     public static function plan(): array
     {
-        return self::document(PlanFile::FORMAT, PlanFile::VERSION, self::situation() + [
+        return self::document(PlanFile::FORMAT, [PlanFile::OLDEST, PlanFile::VERSION], self::situation() + [
             'title' => self::text(120),
             'place' => ['type' => 'string', 'maxLength' => 120],
             'startsAt' => ['type' => 'string', 'pattern' => '^[0-9]{4}-[0-9]{2}-[0-9]{2}T[0-9]{2}:[0-9]{2}$'],
@@ -45,7 +45,7 @@ final class PlanSchema
         ): array => self::list(self::object([$key => self::text(80), $value => self::whole(0, 10_000)], [$key, $value]));
         $slugs = self::list(self::text(300));
 
-        return self::document(BuildRequestFile::FORMAT, BuildRequestFile::VERSION, self::situation() + [
+        return self::document(BuildRequestFile::FORMAT, [BuildRequestFile::OLDEST, BuildRequestFile::VERSION], self::situation() + [
             'theme' => self::enum(Family::class),
             'wish' => self::enum(Wish::class),
             // Any number: a slot that cannot be is answered with the nearest that can.
@@ -136,11 +136,12 @@ final class PlanSchema
     }
 
     /**
+     * @param  array{int, int}  $versions  the oldest that is read, and the newest
      * @param  array<string, mixed>  $fields
      * @param  list<string>  $required
      * @return array<string, mixed>
      */
-    private static function document(string $format, int $version, array $fields, array $required): array
+    private static function document(string $format, array $versions, array $fields, array $required): array
     {
         $drills = DrillSchema::document()['$defs'];
         $minutes = self::object(
@@ -168,10 +169,10 @@ final class PlanSchema
 
         return [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
-            '$id' => str_replace('/', ':', $format).":{$version}",
+            '$id' => str_replace('/', ':', $format).":{$versions[1]}",
             'title' => $format,
         ] + self::object(
-            ['format' => ['const' => $format], 'version' => ['const' => $version]] + $fields,
+            ['format' => ['const' => $format], 'version' => ['enum' => range(...$versions)]] + $fields,
             ['format', 'version', ...$required],
         )
             + [

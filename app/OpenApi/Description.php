@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\OpenApi;
 
 use App\Exchange\DrillSchema;
+use App\Exchange\Export\EvaluationJson;
+use App\Exchange\Export\ProposalsJson;
 use App\Exchange\PlanSchema;
 use OpenApi\Attributes as OA;
 use OpenApi\Generator;
@@ -31,7 +33,13 @@ final class Description
         'run-pack' => 'RunPack',
     ];
 
-    public const FORMAT_VERSION = 1;
+    /** Of a run pack, version 2 has seats and rounds. */
+    public const FORMAT_VERSIONS = [
+        'marks' => 1,
+        'evaluation' => EvaluationJson::VERSION,
+        'proposals' => ProposalsJson::VERSION,
+        'run-pack' => 2,
+    ];
 
     /** @return array<string, string> path in the tree → what stands in it */
     public static function files(): array
@@ -101,12 +109,12 @@ final class Description
         $definitions = array_intersect_key($shapes, $needed);
         $schema = [
             '$schema' => 'https://json-schema.org/draft/2020-12/schema',
-            '$id' => "fleet-sparrow:{$format}:".self::FORMAT_VERSION,
+            '$id' => "fleet-sparrow:{$format}:".self::FORMAT_VERSIONS[$format],
             'title' => "fleet-sparrow/{$format}",
             'allOf' => [['$ref' => "#/\$defs/{$shape}"]],
             'type' => 'object',
             'required' => ['format', 'version'],
-            'properties' => ['format' => ['const' => "fleet-sparrow/{$format}"], 'version' => ['const' => self::FORMAT_VERSION]],
+            'properties' => ['format' => ['const' => "fleet-sparrow/{$format}"], 'version' => ['const' => self::FORMAT_VERSIONS[$format]]],
             '$defs' => $definitions,
         ];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Exchange\Import\DrillFile;
 use App\OpenApi\Description;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Exception\CoreException;
@@ -211,7 +212,7 @@ final class ContractTest extends FeatureTestCase
 
         $validator = new \Opis\JsonSchema\Validator;
         $newer = clone $example;
-        $newer->version = 2;
+        $newer->version++;
         self::assertFalse($validator->validate($newer, $schema)->isValid(), 'a newer version');
         $field = ['marks' => 'marks', 'proposals' => 'proposals'][$format] ?? 'blocks';
         $without = clone $example;
@@ -233,7 +234,7 @@ final class ContractTest extends FeatureTestCase
             );
         }
         $validator = new \Opis\JsonSchema\Validator;
-        foreach (['version' => 2, 'format' => 'fleet-sparrow/plan', 'drills' => []] as $field => $wrong) {
+        foreach (['version' => 3, 'format' => 'fleet-sparrow/plan', 'drills' => []] as $field => $wrong) {
             self::assertFalse($validator->validate((object) ([$field => $wrong] + (array) $example), $schema)->isValid(), $field);
         }
         foreach ([
@@ -302,8 +303,9 @@ final class ContractTest extends FeatureTestCase
         if (getenv('SPARROW_WRITE_CONTRACT') !== '1') {
             return;
         }
+        $versions = Description::FORMAT_VERSIONS + ['drill' => DrillFile::VERSION];
         foreach ($examples as $format => $content) {
-            $example = ['format' => "fleet-sparrow/{$format}", 'version' => Description::FORMAT_VERSION] + $content;
+            $example = ['format' => "fleet-sparrow/{$format}", 'version' => $versions[$format]] + $content;
             file_put_contents(
                 base_path("docs/formats/{$format}.example.json"),
                 json_encode($example, JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n",

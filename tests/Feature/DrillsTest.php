@@ -203,7 +203,7 @@ final class DrillsTest extends FeatureTestCase
             $taken = $this->import((string) json_encode($file))->assertCreated()->json('taken.0.slug');
             $back = json_decode((string) $this->get($this->path("drills/{$taken}/file"))->getContent(), true);
 
-            self::assertSame(['fleet-sparrow/drill', 1], [$back['format'], $back['version']]);
+            self::assertSame(['fleet-sparrow/drill', 2], [$back['format'], $back['version']]);
             self::assertEquals(['slug' => $taken] + $file['drills'][0], $back['drills'][0]);
         }
     }
@@ -218,8 +218,8 @@ final class DrillsTest extends FeatureTestCase
         return [
             'no JSON' => ['{"format": ', ['file' => 'This is not a JSON file']],
             'another format' => [$file(['format' => 'fleet-sparrow/plan']), ['format' => 'not a drill file']],
-            'a newer version' => [$file(['version' => 2]), ['version' => 'version 1 is the newest known here']],
-            'no version' => [$file(['version' => null]), ['version' => 'is 1']],
+            'a newer version' => [$file(['version' => 3]), ['version' => 'version 2 is the newest known here']],
+            'no version' => [$file(['version' => null]), ['version' => 'is 1 or 2']],
             'no drills' => [$file([]), ['drills' => '1 to 200']],
             'over a megabyte' => [$file(['drills' => [str_repeat('x', 1_000_000)]]), ['file' => 'at most 1 MB']],
             'nothing' => ['', ['file' => 'not a JSON file']],

@@ -46,7 +46,7 @@ final class NewKindsTest extends TestCase
     {
         $schema = json_decode(json_encode(DrillSchema::document($this->layouts(), $this->doses()), JSON_THROW_ON_ERROR));
         $validates = function (array $fields) use ($schema): bool {
-            $file = ['format' => 'fleet-sparrow/drill', 'version' => $schema->properties->version->const, 'drills' => [$fields]];
+            $file = ['format' => 'fleet-sparrow/drill', 'version' => max($schema->properties->version->enum), 'drills' => [$fields]];
 
             return (new Validator)->validate(json_decode(json_encode($file, JSON_THROW_ON_ERROR)), $schema)->isValid();
         };

@@ -112,7 +112,8 @@ final class PlanFileTest extends TestCase
         };
 
         return [
-            'a newer schema' => [$set('version', 3), ['version' => 'version 2 is the newest known here']],
+            'a newer schema' => [$set('version', 4), ['version' => 'version 3 is the newest known here']],
+            'an older one than is read' => [$set('version', 1), ['version' => 'is 2 or 3']],
             'another format' => [$set('format', 'fleet-sparrow/drill'), ['format' => 'is not "fleet-sparrow/plan"']],
             'a slot of 0' => [$set('slotMinutes', 0), ['slotMinutes' => 'between 10 and 240']],
             'a slot of 600' => [$set('slotMinutes', 600), ['slotMinutes' => 'between 10 and 240']],

@@ -25,9 +25,9 @@ class BuildSession extends Command
         try {
             $request = BuildRequestFile::read($this->text(), BookFiles::drills(base_path('book')));
 
-            return $this->printed(
-                ['format' => 'fleet-sparrow/proposals', 'version' => 1] + ProposalsJson::of(SessionBuilder::propose($request)),
-            );
+            $name = ['format' => 'fleet-sparrow/proposals', 'version' => ProposalsJson::VERSION];
+
+            return $this->printed($name + ProposalsJson::of(SessionBuilder::propose($request)));
         } catch (ValidationException $refusal) {
             return $this->refused($refusal->errors());
         } catch (CoreException $refusal) {

@@ -24,9 +24,9 @@ class EvaluatePlan extends Command
         try {
             $plan = PlanFile::read($this->text(), BookFiles::drills(base_path('book')));
 
-            return $this->printed(
-                ['format' => 'fleet-sparrow/evaluation', 'version' => 1] + EvaluationJson::of($plan->evaluate(), $plan->slotMinutes),
-            );
+            $name = ['format' => 'fleet-sparrow/evaluation', 'version' => EvaluationJson::VERSION];
+
+            return $this->printed($name + EvaluationJson::of($plan->evaluate(), $plan->slotMinutes));
         } catch (ValidationException $refusal) {
             return $this->refused($refusal->errors());
         } catch (CoreException $refusal) {

@@ -7,6 +7,7 @@ namespace App\Exchange\Export;
 use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Warning;
@@ -14,12 +15,16 @@ use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\StationTurn;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 
 /** A worked-out session as JSON: seconds from the start of the session, touches for one player on average over those coming. */
 final class EvaluationJson
 {
+    /** Version 2 adds seats and rounds. */
+    public const VERSION = 2;
+
     /**
      * @param  list<string>|null  $playersOf  the blocks whose players are told one by one; null for all
      * @return array<string, mixed>
@@ -66,8 +71,11 @@ final class EvaluationJson
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function segment(Segment $segment): array
+    /**
+     * @param  bool  $withSeats  what everybody does in it, one by one
+     * @return array<string, mixed>
+     */
+    public static function segment(Segment $segment, bool $withSeats = true): array
     {
         return [
             'id' => $segment->id,
@@ -83,7 +91,28 @@ final class EvaluationJson
             'leftTouches' => round($segment->leftTouches, 1),
             'rightTouches' => round($segment->rightTouches, 1),
             'plainSeconds' => $segment->plainSeconds === null ? null : round($segment->plainSeconds, 1),
+            'stations' => array_map(self::station(...), $segment->stations),
+            'seats' => $withSeats ? array_map(self::seat(...), array_keys($segment->seats), $segment->seats) : [],
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function seat(int $player, Seat $seat): array
+    {
+        return [
+            'playerId' => $player,
+            'role' => $seat->role->value,
+            'slot' => $seat->slot,
+            'ball' => round($seat->ball, 3),
+            'wait' => round($seat->waiting, 3),
+            'isExtra' => $seat->isExtra,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function station(StationTurn $at): array
+    {
+        return ['blockId' => $at->blockId, 'playerIds' => $at->players];
     }
 
     /** @return array<string, mixed> */
@@ -105,7 +134,7 @@ final class EvaluationJson
             'markers' => $block->markers,
             'longestWaitSeconds' => round($block->longestWaitSeconds()),
             'touches' => self::meanTouches($block->touches),
-            'segments' => array_map(self::segment(...), $block->segments),
+            'segments' => array_map(static fn (Segment $one): array => self::segment($one, $withPlayers), $block->segments),
             'reset' => $block->setUp === null
                 ? null
                 : [
@@ -124,6 +153,7 @@ final class EvaluationJson
                 ],
                 $block->groups,
             ),
+            'round' => array_map(static fn (array $turn): array => array_map(self::station(...), $turn), $block->round),
             'duties' => array_map(fn (Duty $duty): array => ['playerId' => $duty->playerId, 'kind' => $duty->kind->value], $block->duties),
             'players' => $withPlayers ? self::players($block->touches, $block->times) : [],
             'kit' => $block->kit === null

@@ -13,6 +13,9 @@ use FleetSparrow\Core\Builder\Refusal;
 /** Proposed sessions as JSON: each block with its reasons and the figures behind them, and each wish refused with what would work. */
 final class ProposalsJson
 {
+    /** Version 2 has evaluations with seats and rounds. */
+    public const VERSION = 2;
+
     /**
      * @return array{theme: string, slotMinutes: int, proposals: list<array{worth: float, notes: list<string>,
      *     blocks: list<array{drill: string|null, ...}>, evaluation: array<string, mixed>}>, refusals: list<array<string, string>>}

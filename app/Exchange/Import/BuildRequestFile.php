@@ -21,7 +21,10 @@ final class BuildRequestFile
 {
     public const FORMAT = 'fleet-sparrow/build-request';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    /** Version 1 had drills without a count unit, sets to be written and a limit of a go. */
+    public const OLDEST = 1;
 
     public const FIELDS = [
         'format',
@@ -50,7 +53,7 @@ final class BuildRequestFile
      */
     public static function read(string $text, array $book): BuildRequest
     {
-        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (
+        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION, self::OLDEST), function (
             BookFields $file,
             FaultList $faults,
         ) use ($book): ?BuildRequest {

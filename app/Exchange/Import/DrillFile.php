@@ -13,7 +13,10 @@ final class DrillFile
 {
     public const FORMAT = 'fleet-sparrow/drill';
 
-    public const VERSION = 1;
+    public const VERSION = 2;
+
+    /** Version 1 had no count unit, no sets to be written and no limit of a go. */
+    public const OLDEST = 1;
 
     private const MOST_DRILLS = 200;
 
@@ -24,7 +27,7 @@ final class DrillFile
      */
     public static function read(string $text): array
     {
-        $file = OpenFile::decoded($text, self::FORMAT, self::VERSION);
+        $file = OpenFile::decoded($text, self::FORMAT, self::VERSION, self::OLDEST);
         $drills = $file['drills'] ?? null;
         if (! is_array($drills) || ! array_is_list($drills) || $drills === [] || count($drills) > self::MOST_DRILLS) {
             OpenFile::refuse(['drills' => 'A drill file lists 1 to '.self::MOST_DRILLS.' drills under "drills".']);

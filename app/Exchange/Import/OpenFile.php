@@ -16,11 +16,13 @@ final class OpenFile
     public const MOST_BYTES = 1_000_000;
 
     /**
+     * @param  int  $version  the newest known here
+     * @param  int  $oldest  that is still read
      * @return array<array-key, mixed>
      *
      * @throws ValidationException
      */
-    public static function decoded(string $text, string $format, int $version): array
+    public static function decoded(string $text, string $format, int $version, int $oldest): array
     {
         if (strlen($text) > self::MOST_BYTES) {
             self::refuse(['file' => 'A file holds at most 1 MB.']);
@@ -34,10 +36,11 @@ final class OpenFile
             $kind = str_replace(['fleet-sparrow/', '-'], ['', ' '], $format);
             self::refuse(['format' => "This is not a {$kind} file: its \"format\" is not \"{$format}\"."]);
         }
-        if (($file['version'] ?? null) !== $version) {
-            self::refuse(['version' => is_int($file['version'] ?? null) && $file['version'] > $version
-                ? "This file is of version {$file['version']}; version {$version} is the newest known here. Update first."
-                : "The \"version\" of such a file is {$version}."]);
+        $said = $file['version'] ?? null;
+        if (! is_int($said) || $said < $oldest || $said > $version) {
+            self::refuse(['version' => is_int($said) && $said > $version
+                ? "This file is of version {$said}; version {$version} is the newest known here. Update first."
+                : 'The "version" of such a file is '.implode(' or ', range($oldest, $version)).'.']);
         }
 
         return $file;

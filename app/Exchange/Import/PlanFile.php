@@ -20,8 +20,13 @@ final readonly class PlanFile
 {
     public const FORMAT = 'fleet-sparrow/plan';
 
-    /** Version 1 named drills and players by the numbers of one database, and could only be read by the one that wrote it. */
-    public const VERSION = 2;
+    public const VERSION = 3;
+
+    /**
+     * Version 1 named drills and players by the numbers of one database, and could only be read by the one that wrote it; version 2
+     * had no limit of a go and no way through a circuit.
+     */
+    public const OLDEST = 2;
 
     public const FIELDS = [
         'format',
@@ -54,7 +59,7 @@ final readonly class PlanFile
      */
     public static function read(string $text, array $book): self
     {
-        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION), function (
+        return OpenFile::whole(OpenFile::decoded($text, self::FORMAT, self::VERSION, self::OLDEST), function (
             BookFields $file,
             FaultList $faults,
         ) use ($book): ?self {

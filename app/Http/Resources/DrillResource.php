@@ -40,7 +40,7 @@ use FleetSparrow\Core\Touch\Script;
     'tempos?' => 'string', 'workSeconds?' => 'number', 'reps?' => 'int', 'good?' => 'int', 'lengths?' => 'int', 'andBack?' => 'int',
     'total?' => 'int',
     'onlyGood?' => 'int', 'goal?' => 'int', 'balls?' => 'int', 'untilHit?' => 'int', 'minutes?' => 'number', 'sets?' => 'int',
-    'restSeconds?' => 'number', 'sides?' => 'string',
+    'restSeconds?' => 'number', 'sides?' => 'string', 'limitSeconds?' => 'number', 'goesBy?' => "'last'|'clock'|'own'",
 ])]
 #[Shape('Point', ['xMetres' => 'number', 'yMetres' => 'number'])]
 #[Shape('DrawnMarker', ['shape' => "'triangle'|'square'|'ring'", 'colour' => 'string'], extends: 'Point')]

@@ -15,8 +15,12 @@ use FleetSparrow\Core\Timeline\Segment;
     'id' => 'string', 'blockId' => 'string', 'kind' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'",
     'seconds' => 'number', 'endsByClock' => 'bool', 'side' => 'string?',
     'item' => 'string?', 'set' => 'int?', 'turn' => 'int?', 'working' => 'int[]', 'leftTouches' => 'number', 'rightTouches' => 'number',
-    'plainSeconds' => 'number?',
+    'plainSeconds' => 'number?', 'stations' => 'StationTurn[]', 'seats' => 'Seat[]',
 ])]
+#[Shape('Seat', [
+    'playerId' => 'int', 'role' => 'string', 'slot' => 'int', 'ball' => 'number', 'wait' => 'number', 'isExtra' => 'bool',
+])]
+#[Shape('StationTurn', ['blockId' => 'string', 'playerIds' => 'int[]'])]
 #[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
 #[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'|'helper'", 'words' => 'string', 'stations' => 'int?'])]
 #[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?', 'code' => 'string', 'isBarred' => 'bool'])]
@@ -57,7 +61,7 @@ use FleetSparrow\Core\Timeline\Segment;
     'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
     'markers' => 'int', 'longestWaitSeconds' => 'number',
     'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
-    'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
+    'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'round' => 'StationTurn[][]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
     'stationMetres' => 'StationSize?',
 ])]
 #[Shape('Evaluation', [

@@ -21,6 +21,7 @@ use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\SeatedCrew;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Organisation\Stationing;
@@ -32,7 +33,6 @@ use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
@@ -121,7 +121,7 @@ final class BlockEvaluator
         $paces = self::paces($way, $places, $own, $dose);
         $limit = GoLimit::seconds($dose, $pace, $memo);
         [$spells, $work] = $dose instanceof CircuitDose
-            ? $this->circuit($dose, $way, $places, $standing)
+            ? $this->circuit($drill, $dose, $way, $places, $standing)
             : $this->goes($drill, $way, $places, $standing, $paces, $dose, $limit);
 
         $laying = $this->laid->of($drill->layout, $stationing->inUse(), $before, $stationsBefore);
@@ -135,7 +135,7 @@ final class BlockEvaluator
             'explain' => $plain['explain'] * $rules->explain->factor,
             'work' => $work->mean(),
             'changeOver' => 0.0,
-            'write' => $drill->rule === null ? 0.0 : Writing::extraSeconds($spells, $rules->writeSeconds),
+            'write' => Writing::extraSeconds($spells, $rules->writeSeconds),
         ];
         $byId = array_combine(array_map(static fn (PlanPlayer $one): int => $one->id, $players), $players);
         $touching = new Touching($drill, $dose, $limit, $byId, $paces, $memo);
@@ -247,7 +247,7 @@ final class BlockEvaluator
             max(1, $dose->sets()),
             $dose->restSeconds(),
             $clocked ?? array_sum($own) / max(1, count($own)),
-            $drill->rule?->owed === OwedSets::Every,
+            $drill->rule?->owed,
         );
         $tables = new GoTables($way, $pattern);
         $work = WorkTime::of($tables, $places, $paces, $times);
@@ -266,7 +266,7 @@ final class BlockEvaluator
      * @param  list<int>  $standing
      * @return array{list<Spell>, Quantiles}
      */
-    private function circuit(CircuitDose $dose, WorkingWay $way, array $places, array $standing): array
+    private function circuit(Drill $drill, CircuitDose $dose, WorkingWay $way, array $places, array $standing): array
     {
         [$shifts, $serving] = [[], []];
         foreach ($places as $seated) {
@@ -287,7 +287,7 @@ final class BlockEvaluator
         return $shifts === []
             ? [[], Quantiles::fixed(0.0)]
             : [
-                CircuitSpells::of($dose, $times, $shifts, $serving, $standing),
+                CircuitSpells::of($dose, $times, $shifts, $serving, $standing, $drill->rule !== null),
                 WorkTime::ofCircuit($times, $shifts),
             ];
     }
@@ -320,10 +320,21 @@ final class BlockEvaluator
         array $plain,
     ): array {
         $segments = [];
-        foreach ([[SegmentKind::SetUp, 'setUp'], [SegmentKind::Explain, 'explain']] as [$kind, $part]) {
+        $all = static fn (Role $role): array => array_fill_keys(array_keys($byId), new Seat($role));
+        foreach ([
+            [SegmentKind::SetUp, 'setUp', Role::LaysOut],
+            [SegmentKind::Explain, 'explain', Role::Listens],
+        ] as [$kind, $part, $role]) {
             if ($parts[$part] > 0.0 || $part === 'explain') {
-                $id = "{$block->id}-".(count($segments) + 1);
-                $segments[] = new Segment($id, $block->id, $kind, $parts[$part], false, plainSeconds: $plain[$part]);
+                $segments[] = new Segment(
+                    id: "{$block->id}-".(count($segments) + 1),
+                    blockId: $block->id,
+                    kind: $kind,
+                    seconds: $parts[$part],
+                    endsByClock: false,
+                    plainSeconds: $plain[$part],
+                    seats: $all($role),
+                );
             }
         }
         $work = RunSheet::of($block->id, $spells, $dose, $touching, $byId, count($segments) + 1);
@@ -340,6 +351,7 @@ final class BlockEvaluator
             set: $last->set,
             turn: $last->turn,
             working: $last->working,
+            seats: $all(Role::WritesDown),
         )];
     }
 }

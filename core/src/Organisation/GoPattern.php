@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Organisation;
 
+use FleetSparrow\Core\Record\OwedSets;
+
 /** What the goes of a block have in common: one set on one side each. */
 final readonly class GoPattern
 {
@@ -15,19 +17,23 @@ final readonly class GoPattern
      * @param  int<1, max>  $sets  of each side
      * @param  float  $restSeconds  between two goes of one player
      * @param  float  $goSeconds  of one go on average
-     * @param  bool  $owesEverySet  whether a number is written after each set, not only after the last one of a side
+     * @param  OwedSets|null  $owed  after which sets a number is written; null where nothing is counted
      */
     public function __construct(
         public array $sides,
         public int $sets,
         public float $restSeconds,
         public float $goSeconds,
-        public bool $owesEverySet = false,
+        public ?OwedSets $owed = null,
     ) {
     }
 
     public function isOwed(int $set): bool
     {
-        return $this->owesEverySet || $set === $this->sets;
+        return match ($this->owed) {
+            null => false,
+            OwedSets::Best => $set === $this->sets,
+            OwedSets::Every => true,
+        };
     }
 }

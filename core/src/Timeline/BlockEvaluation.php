@@ -30,6 +30,7 @@ final readonly class BlockEvaluation
      * @param  list<Duty>  $duties
      * @param  Layout|null  $layout  of one station
      * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
+     * @param  list<list<StationTurn>>  $round  turn → who is at each station, where stations run at the same time
      */
     public function __construct(
         public string $blockId,
@@ -49,6 +50,7 @@ final readonly class BlockEvaluation
         public array $duties = [],
         public ?Layout $layout = null,
         public ?Kit $kit = null,
+        public array $round = [],
     ) {
     }
 
@@ -93,6 +95,7 @@ final readonly class BlockEvaluation
             duties: $this->duties,
             layout: $this->layout,
             kit: $this->kit,
+            round: $this->round,
         );
     }
 

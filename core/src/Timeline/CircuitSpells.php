@@ -22,8 +22,14 @@ final class CircuitSpells
      * @param  list<int>  $standing  players without a place, who count
      * @return list<Spell>
      */
-    public static function of(CircuitDose $dose, CircuitTimes $times, array $shifts, array $serving, array $standing): array
-    {
+    public static function of(
+        CircuitDose $dose,
+        CircuitTimes $times,
+        array $shifts,
+        array $serving,
+        array $standing,
+        bool $isCounted,
+    ): array {
         $spells = [];
         $all = array_merge(...$shifts);
         foreach ($shifts as $shift => $players) {
@@ -38,7 +44,7 @@ final class CircuitSpells
                 ? self::atOwnPace($dose, $times, count($players), $seats, $shift + 1)
                 : self::together($dose, $times, count($players), $seats, $shift + 1);
             $last = array_pop($rounds);
-            $spells = [...$spells, ...$rounds, ...($last === null ? [] : [$last->owing($players)])];
+            $spells = [...$spells, ...$rounds, ...($last === null ? [] : [$last->owing($isCounted ? $players : [])])];
         }
 
         return $spells;

@@ -21,6 +21,17 @@ final readonly class PlayerTime
     ) {
     }
 
+    /** So much of it; nobody waits longer at a time for beginning again. */
+    public function times(float $share): self
+    {
+        return new self(
+            $this->ballSeconds * $share,
+            $this->servingSeconds * $share,
+            $this->waitingSeconds * $share,
+            $this->longestWaitSeconds * min(1.0, $share),
+        );
+    }
+
     public function plus(self $other): self
     {
         return new self(

@@ -37,6 +37,7 @@ final class RunSheet
                 leftTouches: $left,
                 rightTouches: $right,
                 item: $spell->item !== null && $dose instanceof CircuitDose ? $dose->items[$spell->item]->name : null,
+                seats: $spell->seats,
                 owed: array_map(static fn (int $player): Owed => new Owed(
                     $player,
                     $blockId,

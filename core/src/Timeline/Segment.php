@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Timeline;
 
+use FleetSparrow\Core\Organisation\Seat;
+
 /**
  * One stretch of a session, drawn on the ribbon and counted down in the run.
  *
@@ -20,6 +22,8 @@ final readonly class Segment
      * @param  list<Owed>  $owed  numbers owed after it
      * @param  string|null  $item  name of the circuit's item, for its work and the rest after it
      * @param  float|null  $plainSeconds  of set-up, explaining and changing over: what it takes before the coach's own times are known
+     * @param  array<int, Seat>  $seats  player → seat
+     * @param  list<StationTurn>  $stations  who is where, in a round of stations at the same time
      * @param  float  $leftTouches  of one worker on average, with the left foot; the same for $rightTouches
      */
     public function __construct(
@@ -37,15 +41,16 @@ final readonly class Segment
         public ?string $item = null,
         public ?float $plainSeconds = null,
         public array $owed = [],
+        public array $seats = [],
+        public array $stations = [],
     ) {
     }
 
-    /** The same stretch in another block, where stations are laid out before the first of them begins. */
-    public function renamed(string $id, string $blockId): self
+    public function renamed(string $id): self
     {
         return new self(
             id: $id,
-            blockId: $blockId,
+            blockId: $this->blockId,
             kind: $this->kind,
             seconds: $this->seconds,
             endsByClock: $this->endsByClock,
@@ -58,6 +63,8 @@ final readonly class Segment
             item: $this->item,
             plainSeconds: $this->plainSeconds,
             owed: $this->owed,
+            seats: $this->seats,
+            stations: $this->stations,
         );
     }
 }

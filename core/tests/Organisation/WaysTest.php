@@ -20,6 +20,7 @@ use FleetSparrow\Core\Organisation\Way\SharedBox;
 use FleetSparrow\Core\Organisation\Way\Together;
 use FleetSparrow\Core\Organisation\WorkingWay;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Roster;
@@ -34,7 +35,8 @@ final class WaysTest extends TestCase
     public function test_fourteen_with_a_ball_each(): void
     {
         // 2 × 30 s with 20 s between: 30 + 20 + 30 = 80 s; each 60 s of ball, nobody waits.
-        $spells = self::spells(InTurns::alone(), array_fill(0, 14, 1), new GoPattern(['alternating'], 2, 20.0, 30.0, owesEverySet: true));
+        $pattern = new GoPattern(['alternating'], 2, 20.0, 30.0, owed: OwedSets::Every);
+        $spells = self::spells(InTurns::alone(), array_fill(0, 14, 1), $pattern);
         self::assertSame(80.0, self::seconds($spells));
         self::assertEquals(array_fill(1, 14, new PlayerTime(60.0, 0.0, 0.0, 0.0)), self::times($spells, 14));
         self::assertSame(14.0, self::ballShares($spells[0]));
@@ -44,7 +46,7 @@ final class WaysTest extends TestCase
     {
         // A B A B of 45 s and three swaps of 3 s: 189 s. Each 90 s of ball; a partner's go between is rest, 45 s; the go before the
         // first, or after the last, and the swaps are waiting: 45 + 9 = 54 s.
-        $pattern = new GoPattern(['both'], 2, 30.0, 45.0, owesEverySet: true);
+        $pattern = new GoPattern(['both'], 2, 30.0, 45.0, owed: OwedSets::Every);
         $two = self::spells(InTurns::alone(), [2], $pattern);
         self::assertSame(189.0, self::seconds($two));
         self::assertEqualsWithDelta([90.0, 0.0, 54.0], self::figures(self::times($two, 2)[1]), 1e-9);
@@ -59,7 +61,7 @@ final class WaysTest extends TestCase
     public function test_a_pair_that_serves_each_other(): void
     {
         // Four goes each of 45 s: 8 × 45 + 7 × 3 = 381 s; 180 of ball, 180 of serving, 21 of changing over.
-        $pair = self::spells(InTurns::served(1, 1), [2], new GoPattern(['R', 'L'], 2, 30.0, 45.0, owesEverySet: true));
+        $pair = self::spells(InTurns::served(1, 1), [2], new GoPattern(['R', 'L'], 2, 30.0, 45.0, owed: OwedSets::Every));
         self::assertSame(381.0, self::seconds($pair));
         self::assertEqualsWithDelta([180.0, 180.0, 21.0], self::figures(self::times($pair, 2)[1]), 1e-9);
         $work = array_values(array_filter($pair, fn (Spell $spell): bool => $spell->owed !== []));
@@ -68,7 +70,7 @@ final class WaysTest extends TestCase
 
     public function test_who_only_serves_and_who_is_served_by_a_helper(): void
     {
-        $pattern = new GoPattern(['both'], 2, 30.0, 45.0, owesEverySet: true);
+        $pattern = new GoPattern(['both'], 2, 30.0, 45.0, owed: OwedSets::Every);
         $spells = WorkSpells::of(
             new GoTables(InTurns::served(1, 1), $pattern),
             [
@@ -93,7 +95,7 @@ final class WaysTest extends TestCase
         // 2 s from pass to pass, 60 s: 30 passes, so 15 each: a rep of one's own every 4 s.
         $way = new Together;
         self::assertSame(15.0, 60.0 / $way->secondsPerRep(new Crew(2), 2.0));
-        $spells = self::spells($way, [2], new GoPattern(['both'], 1, 0.0, 60.0, owesEverySet: true));
+        $spells = self::spells($way, [2], new GoPattern(['both'], 1, 0.0, 60.0, owed: OwedSets::Every));
         self::assertSame([30.0, 0.0, 0.0], self::figures(self::times($spells, 2)[1]));
     }
 
@@ -102,7 +104,7 @@ final class WaysTest extends TestCase
         // 60 s, 3 s a pass: 20 passes, 20 ÷ 11 = 1.8 each; 60 ÷ 11 s with the ball, the rest waited for, 30 s at a time.
         $way = new PassAndFollow(1, 3.0);
         self::assertEqualsWithDelta(20 / 11, 60.0 / $way->secondsPerRep(new Crew(11), 3.0), 1e-9);
-        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 60.0, owesEverySet: true)), 11)[1];
+        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 60.0, owed: OwedSets::Every)), 11)[1];
         self::assertEqualsWithDelta([60 / 11, 0.0, 600 / 11, 30.0], [...self::figures($time), $time->longestWaitSeconds], 1e-9);
     }
 
@@ -112,7 +114,7 @@ final class WaysTest extends TestCase
         $way = new QueueToFinish(1, 12.0, 3.0);
         self::assertSame(20, $way->attacks(300.0));
         self::assertSame(165.0, $way->secondsPerRep(new Crew(11), 12.0));
-        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 300.0, owesEverySet: true)), 11)[1];
+        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 300.0, owed: OwedSets::Every)), 11)[1];
         self::assertEqualsWithDelta(300 * 12 / 15 / 11, $time->ballSeconds, 1e-9);
         self::assertEqualsWithDelta(153.0, $time->longestWaitSeconds, 1e-9);
     }
@@ -120,7 +122,7 @@ final class WaysTest extends TestCase
     public function test_a_hunt(): void
     {
         // Fourteen: seven serve, seven move, at each half the others; nobody waits.
-        $pattern = new GoPattern(['both'], 1, 30.0, 60.0, owesEverySet: true);
+        $pattern = new GoPattern(['both'], 1, 30.0, 60.0, owed: OwedSets::Every);
         foreach (self::times(self::spells(new Hunt, [14], $pattern), 14) as $time) {
             self::assertSame([30.0, 30.0, 0.0], self::figures($time));
         }
@@ -135,7 +137,7 @@ final class WaysTest extends TestCase
     {
         // 900 s × 1 ÷ 11 × 0.6 = 49 s with the ball, and as many contacts.
         $way = new Game;
-        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 900.0, owesEverySet: true)), 11)[1];
+        $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 900.0, owed: OwedSets::Every)), 11)[1];
         self::assertEqualsWithDelta(49.0909, $time->ballSeconds, 1e-4);
         self::assertEqualsWithDelta(49.0909, 900.0 / $way->secondsPerRep(new Crew(11), 2.0), 1e-4);
         // Two in goal have half a share each: 0.6 ÷ (9 + 1).
@@ -145,14 +147,14 @@ final class WaysTest extends TestCase
     public function test_an_odd_one_makes_the_others_begin_again(): void
     {
         // A three and a pair: three goes a set; the first of the pair begins again in the third, which counts and is owed by nobody.
-        $spells = self::spells(InTurns::alone(), [3, 2], new GoPattern(['both'], 2, 0.0, 30.0, owesEverySet: true));
+        $spells = self::spells(InTurns::alone(), [3, 2], new GoPattern(['both'], 2, 0.0, 30.0, owed: OwedSets::Every));
         $work = array_values(array_filter($spells, fn (Spell $spell): bool => $spell->owed !== []));
         self::assertSame([[1, 4], [2, 5], [3], [1, 4], [2, 5], [3]], array_map(fn (Spell $spell): array => $spell->owed, $work));
         self::assertTrue($work[2]->seats[4]->isExtra);
         self::assertSame(Role::Works, $work[2]->seats[4]->role);
         // Where the work ends a go they wait instead.
         $counted = WorkSpells::of(
-            new GoTables(InTurns::alone(), new GoPattern(['both'], 2, 0.0, 30.0, owesEverySet: true)),
+            new GoTables(InTurns::alone(), new GoPattern(['both'], 2, 0.0, 30.0, owed: OwedSets::Every)),
             [self::seated(3, 1), self::seated(2, 4)],
             [],
             30.0,
@@ -164,7 +166,7 @@ final class WaysTest extends TestCase
     public function test_who_is_done_early_waits(): void
     {
         $spells = WorkSpells::of(
-            new GoTables(InTurns::alone(), new GoPattern(['both'], 1, 0.0, 60.0, owesEverySet: true)),
+            new GoTables(InTurns::alone(), new GoPattern(['both'], 1, 0.0, 60.0, owed: OwedSets::Every)),
             [self::seated(1, 1), self::seated(1, 2)],
             [],
             60.0,
@@ -192,8 +194,8 @@ final class WaysTest extends TestCase
     public function test_laws_for_one_to_twenty_people(WorkingWay $way): void
     {
         $patterns = [
-            new GoPattern(['R', 'L'], 2, 20.0, 30.0, owesEverySet: true),
-            new GoPattern(['alternating'], 3, 90.0, 20.0, owesEverySet: true),
+            new GoPattern(['R', 'L'], 2, 20.0, 30.0, owed: OwedSets::Every),
+            new GoPattern(['alternating'], 3, 90.0, 20.0, owed: OwedSets::Every),
         ];
         for ($people = 1; $people <= 20; $people++) {
             foreach ($patterns as $pattern) {

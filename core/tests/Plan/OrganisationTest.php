@@ -31,6 +31,7 @@ use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
+use FleetSparrow\Core\Timeline\StationTurn;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -345,7 +346,18 @@ final class OrganisationTest extends TestCase
             );
             self::assertCount(1, array_filter($block->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
         }
-        self::assertSame([15.0, 0.0], [$plan->blocks[0]->times[1]->waitingSeconds, $plan->blocks[1]->times[1]->waitingSeconds]);
+        // Who is early begins again: nobody waits, and 30 s of taps become 45.
+        foreach ($plan->blocks as $block) {
+            self::assertSame([45.0, 0.0], [$block->times[1]->ballSeconds, $block->times[1]->waitingSeconds]);
+            self::assertEqualsWithDelta($plan->blocks[1]->touches[1]->contacts(), $block->touches[1]->contacts(), 1e-9);
+        }
+        // Who is where: groups go one station on at each move, and meet every station once.
+        $where = fn (int $turn): array => array_map(
+            fn (StationTurn $one): array => [$one->blockId, $one->players],
+            $plan->blocks[0]->round[$turn],
+        );
+        self::assertSame([['a', [1, 4, 7]], ['b', [2, 5, 8]], ['c', [3, 6, 9]]], $where(0));
+        self::assertSame([['a', [3, 6, 9]], ['b', [1, 4, 7]], ['c', [2, 5, 8]]], $where(1));
         // Apart, the same blocks take one turn each but are laid out one after the other.
         self::assertSame(12, array_sum(self::evaluate([$at('a', 30, null)], 3)->kit->markersByColour));
         $short = self::evaluateFor([$at('a', 30, 'corners'), $at('b', 45, 'corners')], self::players(4), new KitOwned(markers: 15));

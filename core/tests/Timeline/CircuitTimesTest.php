@@ -83,7 +83,8 @@ final class CircuitTimesTest extends TestCase
         self::assertLessThan($last->times[1]->waitingSeconds, $own->times[1]->waitingSeconds);
         self::assertSame(0.0, $clock->times[1]->waitingSeconds);
         foreach ([$last, $clock, $own] as $way) {
-            $work = array_filter($way->segments, fn (Segment $one): bool => in_array($one->kind, [SegmentKind::Work, SegmentKind::Rest], true));
+            $isWork = fn (Segment $one): bool => in_array($one->kind, [SegmentKind::Work, SegmentKind::Rest], true);
+            $work = array_filter($way->segments, $isWork);
             $seconds = array_sum(array_map(fn (Segment $one): float => $one->seconds, $work));
             self::assertEqualsWithDelta($way->work->mean(), $seconds, 1e-6);
             // Stretches and player say the same touches.

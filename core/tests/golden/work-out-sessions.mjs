@@ -291,8 +291,21 @@ function round(blocks, players, helpers) {
   const largest = Math.ceil(players / blocks.length);
   const corners = blocks.map((block) => workedOut(block, largest, helpers));
   const longest = Math.max(...corners.map((corner) => corner.work));
+  // In each turn every group owes one number a side at the corner it is at; they are written until the next turn is over.
+  const numbers = (turn) =>
+    sum(
+      blocks.map((block, corner) => {
+        const drill = book[block.drill ?? block];
+        const group = (corner - turn + blocks.length) % blocks.length;
+        const size = Math.floor(players / blocks.length) + (group < players % blocks.length ? 1 : 0);
+        return drill.scoring ? size * sidesOf(block.dose ?? drill.dose) : 0;
+      }),
+    );
+  let left = 0;
+  blocks.forEach((_, turn) => (left = Math.max(0, left - longest - (turn > 0 ? 15 : 0)) + 2 * numbers(turn)));
   return corners.map((corner, i) => ({
     ...corner,
+    write: i === blocks.length - 1 ? left : 0,
     turns: 1,
     explain: i === 0 ? 60 * blocks.length : 0,
     work: longest,

@@ -17,6 +17,8 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   leftTouches: 0,
   plainSeconds: null,
   rightTouches: 0,
+  stations: [],
+  seats: [],
   asks: lineKey ? [{ playerId: 1, lineKey }] : [],
 });
 const pack = {

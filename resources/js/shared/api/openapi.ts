@@ -1101,6 +1101,9 @@ export interface components {
             sets?: number;
             restSeconds?: number;
             sides?: string;
+            limitSeconds?: number;
+            /** @enum {string} */
+            goesBy?: "last" | "clock" | "own";
         };
         Point: {
             xMetres: number;
@@ -1327,6 +1330,20 @@ export interface components {
             leftTouches: number;
             rightTouches: number;
             plainSeconds: number | null;
+            stations: components["schemas"]["StationTurn"][];
+            seats: components["schemas"]["Seat"][];
+        };
+        Seat: {
+            playerId: number;
+            role: string;
+            slot: number;
+            ball: number;
+            wait: number;
+            isExtra: boolean;
+        };
+        StationTurn: {
+            blockId: string;
+            playerIds: number[];
         };
         Reset: {
             kept: number;
@@ -1410,6 +1427,7 @@ export interface components {
             warnings: components["schemas"]["Warning"][];
             groups: components["schemas"]["StationGroup"][];
             duties: components["schemas"]["Duty"][];
+            round: components["schemas"]["StationTurn"][][];
             players: components["schemas"]["PlayerShare"][];
             kit: components["schemas"]["KitList"] | null;
             stationMetres: components["schemas"]["StationSize"] | null;

@@ -182,6 +182,17 @@ export const session = sessionSummary.extend({
   olderDrills: z.array(drill),
 });
 
+const stationTurn = z.object({ blockId: z.string(), playerIds: z.array(z.number()) });
+/** What one player does in a stretch: so much of it the ball is theirs, so much of it they wait. */
+const seat = z.object({
+  playerId: z.number(),
+  role: z.string(),
+  slot: z.number(),
+  ball: z.number(),
+  wait: z.number(),
+  /** Begins again while others still have goes: these touches count, no number is owed. */
+  isExtra: z.boolean(),
+});
 export const segment = z.object({
   id: z.string(),
   blockId: z.string(),
@@ -198,6 +209,10 @@ export const segment = z.object({
   rightTouches: z.number(),
   /** Of set-up, explaining and changing over: what it takes before the coach's own times are known. */
   plainSeconds: z.number().nullable(),
+  /** Who is where, in a round of stations at the same time; packs of before have none. */
+  stations: z.array(stationTurn).default([]),
+  /** Told one by one where they are asked for. */
+  seats: z.array(seat).default([]),
 });
 const touches = z.object({ left: z.number(), right: z.number(), other: z.number(), bySurface: z.unknown() });
 const warning = z.object({
@@ -232,6 +247,8 @@ export const blockEvaluation = z.object({
   how: z.array(z.string()),
   warnings: z.array(warning),
   groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
+  /** Turn by turn who is at each station, where stations run at the same time. */
+  round: z.array(z.array(stationTurn)),
   duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server', 'counts']) })),
   players: z.array(playerShare),
 });
