@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { previewQuery, type PlanDraft } from '../../shared/api/queries';
 import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
+import { RoundMap } from '../../shared/ui/RoundMap';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
 import { dutyWords, groupWords } from '../../shared/lib/groups';
@@ -26,9 +27,11 @@ interface BlockDetailsProps {
   players: Player[];
   squadId: number;
   draft: PlanDraft;
+  /** Block id → title. */
+  titles: Record<string, string>;
 }
 
-export function BlockDetails({ worked, drill, before, players, squadId, draft }: BlockDetailsProps) {
+export function BlockDetails({ worked, drill, before, players, squadId, draft, titles }: BlockDetailsProps) {
   const groups = groupWords(worked, players);
   const duties = dutyWords(worked, players);
   return (
@@ -75,6 +78,12 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft }:
             </p>
             <EachPlayer blockId={worked.id} squadId={squadId} draft={draft} players={players} />
           </section>
+          {worked.round.length > 0 && (
+            <section className="tight">
+              <h2>Who is where</h2>
+              <RoundMap round={worked.round} players={players} titles={titles} />
+            </section>
+          )}
           {(groups.length > 0 || duties.length > 0) && (
             <section className="tight">
               <h2>Who with whom</h2>

@@ -16,6 +16,7 @@ import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { LastRecap, OwnRecap } from './Recaps';
 import { RunningOrder } from './RunningOrder';
+import { SeatsView } from './SeatsView';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
 import { usePlan } from './usePlan';
@@ -91,6 +92,9 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           <Ribbon evaluation={evaluation} titles={titles} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} selectedId={selected?.id} acts={acts} />
         )}
       </div>
+      {selected && worked && worked.segments.length > 1 && (
+        <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />
+      )}
       <div className="plan">
         <section aria-label="Running order">
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
@@ -110,7 +114,15 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         </section>
         <section className="side" aria-label="How it works out">
           {worked && (
-            <BlockDetails worked={worked} drill={drill} before={drillBefore} players={session.players} squadId={session.squadId} draft={tools.settled} />
+            <BlockDetails
+              worked={worked}
+              drill={drill}
+              before={drillBefore}
+              players={session.players}
+              squadId={session.squadId}
+              draft={tools.settled}
+              titles={titles}
+            />
           )}
         </section>
       </div>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { availability, type Availability, type Evaluation, type Player } from '../../shared/api/schemas';
 import { clock } from '../../shared/lib/format';
 import { Choice } from '../../shared/ui/Field';
+import { ShareBars } from './ShareBars';
 import type { PlanTools } from './usePlan';
 
 const mayWords: [Availability, string][] = [
@@ -98,6 +99,7 @@ function Shares({ players, evaluation }: { players: Player[]; evaluation: Evalua
       <div className="scroll" tabIndex={0} role="region" aria-label="Each player's time and touches, scrolls sideways">
         <SharesTable players={players} shares={evaluation.players} />
       </div>
+      <ShareBars players={players} shares={evaluation.players} />
     </details>
   );
 }

@@ -7,6 +7,7 @@ import { doseWords } from '../../shared/lib/doseWords';
 import { clock, clockTime, day } from '../../shared/lib/format';
 import { questionsLine } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
+import { RoundMap } from '../../shared/ui/RoundMap';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { draftOf, planOf } from '../../shared/lib/draft';
@@ -182,6 +183,9 @@ function SheetBlock({ session, block, drill, worked, pack, questions }: SheetBlo
         </div>
       )}
       {block.kind === 'talk' && <p>{questions}</p>}
+      {worked && worked.round.length > 0 && session.blocks.findIndex((one) => one.together === block.together) === session.blocks.indexOf(block) && (
+        <RoundMap round={worked.round} players={session.players} titles={Object.fromEntries(session.blocks.map((one) => [one.id, one.title]))} />
+      )}
       {groups.length > 0 && (
         <p>
           <strong>Together</strong> {groups.join(' · ')}
