@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $humidity_percent
  * @property string $recap_answers  what the group said today was about
  * @property HowHard|null $recap_how_hard
+ * @property bool $is_only_tried  nothing is learned from its run
  * @property CarbonImmutable|null $updated_at
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
@@ -40,7 +41,7 @@ class TrainingSession extends Model
 {
     use BelongsToClub;
 
-    protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null];
+    protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null, 'is_only_tried' => false];
 
     protected $fillable = [
         'squad_id',
@@ -58,6 +59,7 @@ class TrainingSession extends Model
         'run_finished_at_utc',
         'recap_answers',
         'recap_how_hard',
+        'is_only_tried',
     ];
 
     /** @return array<string, string> */
@@ -69,6 +71,7 @@ class TrainingSession extends Model
             'temperature_celsius' => 'float',
             'humidity_percent' => 'float',
             'recap_how_hard' => HowHard::class,
+            'is_only_tried' => 'boolean',
             'run_started_at_utc' => 'immutable_datetime',
             'run_finished_at_utc' => 'immutable_datetime',
         ];

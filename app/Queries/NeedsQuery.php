@@ -30,6 +30,7 @@ final class NeedsQuery
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
             ->where('training_sessions.squad_id', $squad->id)
             ->whereNotNull('training_sessions.run_finished_at_utc')
+            ->where('training_sessions.is_only_tried', false)
             ->where('training_sessions.starts_at_utc', '<', $club->instant("{$day->iso()}T00:00"))
             ->groupBy('drill_versions.family', 'drill_versions.slug')
             ->selectRaw('drill_versions.family, drill_versions.slug, max(training_sessions.starts_at_utc) as last_at')->get();

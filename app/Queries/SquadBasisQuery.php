@@ -63,7 +63,7 @@ final class SquadBasisQuery
     /** @return list<string> */
     private function knownDrills(Squad $squad): array
     {
-        $lately = $squad->trainingSessions()->getQuery()->whereNotNull('run_finished_at_utc')
+        $lately = $squad->trainingSessions()->getQuery()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
             ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
 
         /** @var list<string> $slugs */
@@ -83,6 +83,8 @@ final class SquadBasisQuery
     {
         $times = ['set-up' => [], 'explain' => [], 'change' => []];
         $parts = $coachId === null ? [] : DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
+            ->join('training_sessions', 'training_sessions.id', '=', 'run_parts.training_session_id')
+            ->where('is_only_tried', false)
             ->orderByDesc('training_session_id')
             ->orderBy('segment_key')
             ->limit(3 * self::BLOCKS)
@@ -166,7 +168,8 @@ final class SquadBasisQuery
      */
     private function rows(Squad $squad, CalendarDate $day): Collection
     {
-        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('starts_at_utc', '<', $day->plusDays(2)->iso())
+        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
+            ->where('starts_at_utc', '<', $day->plusDays(2)->iso())
             ->when($squad->season_starts_on, fn ($query, $start) => $query->where('starts_at_utc', '>=', $start->format('Y-m-d')))
             ->orderByDesc('starts_at_utc')
             ->limit(self::SESSIONS)

@@ -161,6 +161,16 @@ final class PlannerTest extends FeatureTestCase
         $next = $this->plan([$this->drillBlock('sole-taps')]);
         self::assertEquals(25, $this->preview($next)->json('blocks.0.partSeconds.explain'));
         self::assertStringEndsWith('Times 1.25, from your last 1 block.', $this->preview($next)->json('blocks.0.how.1'));
+        // Only tried: the drill is as new as before, and nothing is learned; and back.
+        $tried = fn (bool $isOnly) => $this->putJson(
+            "/api/v1/sessions/{$session}/recap",
+            ['answers' => '', 'howHard' => null, 'onlyTried' => $isOnly],
+        )->assertOk();
+        $tried(true);
+        self::assertEquals(60, $this->preview($next)->json('blocks.0.partSeconds.explain'));
+        self::assertStringEndsNotWith('block.', $this->preview($next)->json('blocks.0.how.1'));
+        $tried(false);
+        self::assertEquals(25, $this->preview($next)->json('blocks.0.partSeconds.explain'));
         // Another coach has times of their own.
         self::assertEquals(
             20,

@@ -92,8 +92,10 @@ final class RunTest extends FeatureTestCase
             ->assertCreated()
             ->assertJsonPath('lastRecap', null)
             ->json('id');
-        $recap = ['answers' => 'Look before the ball comes.', 'howHard' => 'too-easy'];
-        $this->actingAs($this->assistant)->putJson("/api/v1/sessions/{$first}/recap", $recap)->assertOk()->assertExactJson($recap);
+        $recap = ['answers' => 'Look before the ball comes.', 'howHard' => 'too-easy', 'onlyTried' => false];
+        $this->actingAs($this->assistant)->putJson("/api/v1/sessions/{$first}/recap", array_diff_key($recap, ['onlyTried' => 0]))
+            ->assertOk()
+            ->assertExactJson($recap);
         $this->getJson("/api/v1/sessions/{$first}/run")->assertOk()->assertJsonPath('recap', $recap);
         // Said before the run is closed it is not yet the past.
         $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('lastRecap', null);
@@ -102,12 +104,13 @@ final class RunTest extends FeatureTestCase
             "/api/v1/sessions/{$first}/run",
             ['startedAt' => '2026-03-12T17:01:00Z', 'finishedAt' => '2026-03-12T18:01:00Z'],
         )->assertOk();
-        $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('recap', ['answers' => '', 'howHard' => null])
+        $this->getJson("/api/v1/sessions/{$next}")->assertOk()
+            ->assertJsonPath('recap', ['answers' => '', 'howHard' => null, 'onlyTried' => false])
             ->assertJsonPath('lastRecap', $recap + ['sessionId' => $first, 'title' => 'Turning', 'on' => '2026-03-12']);
         $this->getJson("/api/v1/sessions/{$first}")->assertOk()->assertJsonPath('lastRecap', null);
         $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => null, 'howHard' => null])
             ->assertOk()
-            ->assertExactJson(['answers' => '', 'howHard' => null]);
+            ->assertExactJson(['answers' => '', 'howHard' => null, 'onlyTried' => false]);
         $this->getJson("/api/v1/sessions/{$next}")->assertOk()->assertJsonPath('lastRecap', null);
 
         $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => str_repeat('a', 500), 'howHard' => 'about-right'])->assertOk();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Plan\KeepRecap;
 use App\Http\Resources\SessionResource;
 use App\Models\TrainingSession;
 use App\OpenApi\Put;
@@ -23,18 +24,25 @@ class RecapController extends Controller
             takes: 'Recap',
         ),
     ]
-    public function update(Request $request, TrainingSession $session): JsonResponse
+    public function update(Request $request, TrainingSession $session, KeepRecap $recap): JsonResponse
     {
         Gate::authorize('run', $session->squad);
         $request->validate(
-            ['answers' => ['present', 'nullable', 'string', 'max:500'], 'howHard' => ['present', 'nullable', Rule::enum(HowHard::class)]],
+            [
+                'answers' => ['present', 'nullable', 'string', 'max:500'],
+                'howHard' => ['present', 'nullable', Rule::enum(HowHard::class)],
+                'onlyTried' => ['boolean'],
+            ],
             [
                 'answers.max' => 'At most 500 letters: what they said, in a few words.',
                 'howHard' => 'A session was too easy, about right or too hard.',
             ],
         );
-        $session->update(
-            ['recap_answers' => $request->string('answers')->toString(), 'recap_how_hard' => $request->enum('howHard', HowHard::class)],
+        $recap->run(
+            $session,
+            $request->string('answers')->toString(),
+            $request->enum('howHard', HowHard::class),
+            $request->has('onlyTried') ? $request->boolean('onlyTried') : $session->is_only_tried,
         );
 
         return new JsonResponse(SessionResource::recap($session));

@@ -43,7 +43,7 @@ use App\Tenancy\ClubDay;
         ],
     ),
 ]
-#[Shape('Recap', ['answers' => 'string', 'howHard' => "'too-easy'|'about-right'|'too-hard'?"])]
+#[Shape('Recap', ['answers' => 'string', 'howHard' => "'too-easy'|'about-right'|'too-hard'?", 'onlyTried' => 'bool'])]
 #[Shape('LastRecap', ['sessionId' => 'int', 'title' => 'string', 'on' => 'date'], extends: 'Recap')]
 #[Shape('KeptOverride', ['by' => 'string?', 'on' => 'date', 'sentence' => 'string'], extends: 'Override')]
 #[
@@ -125,10 +125,14 @@ final class SessionResource
         ];
     }
 
-    /** @return array{answers: string, howHard: string|null} */
+    /** @return array{answers: string, howHard: string|null, onlyTried: bool} */
     public static function recap(TrainingSession $session): array
     {
-        return ['answers' => $session->recap_answers, 'howHard' => $session->recap_how_hard?->value];
+        return [
+            'answers' => $session->recap_answers,
+            'howHard' => $session->recap_how_hard?->value,
+            'onlyTried' => $session->is_only_tried,
+        ];
     }
 
     /**

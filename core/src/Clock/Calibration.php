@@ -5,25 +5,30 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Clock;
 
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Statistics\Median;
 
 /**
- * How a coach's own times run against the planned ones: f = (n·R + k) ÷ (n + k) with R = Σ actual ÷ Σ planned over n past blocks
- * and k = 3, so that one odd evening moves little; 1 with none. The spread about f is pulled toward the default in the same way.
- * The tool's own rule.
+ * How a coach's own times run against the planned ones: f = (n·R + k) ÷ (n + k), where R is the median of actual ÷ planned over n past
+ * blocks and k = 3, so that one odd evening moves little; 1 with none. The spread about R is pulled toward the default in the same way.
+ * What was passed in under a third of the plan, or took over three times as long, does not look like work and is left out. The tool's
+ * own rule.
  *
- * Example: `round(Calibration::of([[8, 10], [10, 14], [8, 9], [9, 13]])->factor, 4)` is `1.1796`.
+ * Example: `round(Calibration::of([[8, 10], [10, 14], [8, 9], [9, 13]])->factor, 4)` is `1.1857`.
  */
 final readonly class Calibration
 {
     private const PRIOR_BLOCKS = 3;
 
-    private function __construct(public float $factor, public float $variation, public int $blocks)
+    /** Under one part in so many, or over so many times: this tool's own value. */
+    private const BELIEVED_WITHIN = 3.0;
+
+    private function __construct(public float $factor, public float $variation, public int $blocks, public int $leftOut)
     {
     }
 
     public static function none(float $variation = 0.25): self
     {
-        return new self(1.0, $variation, 0);
+        return new self(1.0, $variation, 0, 0);
     }
 
     /**
@@ -34,28 +39,38 @@ final readonly class Calibration
      */
     public static function of(array $times, float $variation = 0.25): self
     {
-        if ($times === []) {
-            return self::none($variation);
-        }
         foreach ($times as [$planned, $actual]) {
             if (! ($planned > 0.0 && is_finite((float) $planned) && $actual >= 0.0 && is_finite((float) $actual))) {
                 throw InvalidPlan::impossibleTimes();
             }
         }
-        $n = count($times);
-        $ratio = array_sum(array_column($times, 1)) / array_sum(array_column($times, 0));
-        $factor = ($n * $ratio + self::PRIOR_BLOCKS) / ($n + self::PRIOR_BLOCKS);
-        $squares = array_sum(array_map(static fn (array $one): float => ($one[1] / ($ratio * $one[0] + 1e-9) - 1.0) ** 2, $times));
+        $ratios = array_values(array_filter(
+            array_map(static fn (array $one): float => $one[1] / $one[0], $times),
+            static fn (float $ratio): bool => $ratio >= 1.0 / self::BELIEVED_WITHIN && $ratio <= self::BELIEVED_WITHIN,
+        ));
+        $n = count($ratios);
+        $ratio = $n === 0 ? 1.0 : Median::of($ratios);
+        $squares = array_sum(array_map(static fn (float $one): float => ($one / $ratio - 1.0) ** 2, $ratios));
         $own = $n > 1 ? sqrt($squares / ($n - 1)) : $variation;
 
-        return new self($factor, ($n * $own + self::PRIOR_BLOCKS * $variation) / ($n + self::PRIOR_BLOCKS), $n);
+        return new self(
+            ($n * $ratio + self::PRIOR_BLOCKS) / ($n + self::PRIOR_BLOCKS),
+            ($n * $own + self::PRIOR_BLOCKS * $variation) / ($n + self::PRIOR_BLOCKS),
+            $n,
+            count($times) - $n,
+        );
     }
 
     /** What is said beside a time it was applied to; nothing while there is none. */
     public function sentence(): string
     {
+        $left = $this->leftOut === 0 ? '' : sprintf(
+            ' %d left out: passed in under a third of the plan, or over three times as long.',
+            $this->leftOut,
+        );
+
         return $this->blocks === 0
-            ? ''
-            : sprintf(' Times %.2f, from your last %d %s.', $this->factor, $this->blocks, $this->blocks === 1 ? 'block' : 'blocks');
+            ? $left
+            : sprintf(' Times %.2f, from your last %d %s.', $this->factor, $this->blocks, $this->blocks === 1 ? 'block' : 'blocks').$left;
     }
 }

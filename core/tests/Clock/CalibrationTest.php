@@ -28,12 +28,29 @@ final class CalibrationTest extends TestCase
     {
         $own = Calibration::of([[8, 10], [10, 14], [8, 9], [9, 13]]);
 
-        // R = 46 ÷ 35; (4·1.3143 + 3) ÷ 7.
-        self::assertEqualsWithDelta(1.1796, $own->factor, 5e-5);
-        self::assertSame(4, $own->blocks);
-        self::assertSame(' Times 1.18, from your last 4 blocks.', $own->sentence());
-        // Ratios to 1.3143: 0.9511, 1.0652, 0.8560, 1.0990; their spread about 1 is 0.1113, pulled with three of a quarter.
-        self::assertEqualsWithDelta((4 * 0.11135 + 3 * 0.25) / 7, $own->variation, 1e-4);
+        // Ratios 1.25, 1.4, 1.125 and 1.4444, their median 1.325; (4·1.325 + 3) ÷ 7.
+        self::assertEqualsWithDelta(1.1857, $own->factor, 5e-5);
+        self::assertSame([4, 0], [$own->blocks, $own->leftOut]);
+        self::assertSame(' Times 1.19, from your last 4 blocks.', $own->sentence());
+        // To 1.325: 0.9434, 1.0566, 0.8491, 1.0901; their spread about 1 is 0.1116, pulled with three of a quarter.
+        self::assertEqualsWithDelta((4 * 0.11164 + 3 * 0.25) / 7, $own->variation, 1e-4);
+    }
+
+    public function test_what_was_only_tapped_through_teaches_nothing_and_is_said(): void
+    {
+        $work = [[8, 10], [10, 14], [8, 9], [9, 13]];
+        $tapped = Calibration::of([...$work, [60, 1], [60, 19.9], [60, 181]]);
+        self::assertSame(Calibration::of($work)->factor, $tapped->factor);
+        self::assertSame([4, 3], [$tapped->blocks, $tapped->leftOut]);
+        self::assertStringEndsWith(
+            'from your last 4 blocks. 3 left out: passed in under a third of the plan, or over three times as long.',
+            $tapped->sentence(),
+        );
+        // At the very edge it is still believed.
+        self::assertSame([2, 0], [Calibration::of([[60, 20], [60, 180]])->blocks, Calibration::of([[60, 20], [60, 180]])->leftOut]);
+        $nothing = Calibration::of([[60, 1]]);
+        self::assertSame([1.0, 0.25, 0, 1], [$nothing->factor, $nothing->variation, $nothing->blocks, $nothing->leftOut]);
+        self::assertStringStartsWith(' 1 left out', $nothing->sentence());
     }
 
     public function test_with_no_past_nothing_is_changed_and_nothing_is_said(): void
@@ -47,7 +64,7 @@ final class CalibrationTest extends TestCase
 
     public function test_lies_between_no_change_and_the_coachs_own_ratio_and_nears_it(): void
     {
-        $this->forAll(Generators::choose(1, 40), Generators::choose(20, 300))->then(function (int $blocks, int $percent): void {
+        $this->forAll(Generators::choose(1, 40), Generators::choose(34, 300))->then(function (int $blocks, int $percent): void {
             $factor = Calibration::of(array_fill(0, $blocks, [100, $percent]))->factor;
             self::assertGreaterThanOrEqual(min(1.0, $percent / 100) - 1e-9, $factor);
             self::assertLessThanOrEqual(max(1.0, $percent / 100) + 1e-9, $factor);

@@ -28,7 +28,7 @@ export function OwnRecap({ session }: { session: Session }) {
       void queryClient.invalidateQueries({ queryKey: ['squad', session.squadId] });
     },
   });
-  const isChanged = value.answers !== session.recap.answers || value.howHard !== session.recap.howHard;
+  const isChanged = value.answers !== session.recap.answers || value.howHard !== session.recap.howHard || value.onlyTried !== session.recap.onlyTried;
   return (
     <details className="side" open={recapWords(session.recap) !== ''}>
       <summary>What they said</summary>

@@ -1825,6 +1825,7 @@ export interface components {
             answers: string;
             /** @enum {string|null} */
             howHard: "too-easy" | "about-right" | "too-hard" | null;
+            onlyTried: boolean;
         };
         LastRecap: components["schemas"]["Recap"] & {
             sessionId: number;

@@ -161,7 +161,8 @@ export const sessionSummary = z.object({
 });
 export const howHard = z.enum(['too-easy', 'about-right', 'too-hard']);
 /** What the group said a session was about, and how hard it was. */
-export const recap = z.object({ answers: z.string(), howHard: howHard.nullable() });
+/** What they said after a session, how hard it was, and whether nothing is to be learned from its run. */
+export const recap = z.object({ answers: z.string(), howHard: howHard.nullable(), onlyTried: z.boolean().default(false) });
 export const session = sessionSummary.extend({
   recap,
   /** Of the squad's latest session before this one that left one. */
@@ -328,7 +329,7 @@ export const playerPage = player.extend({
 
 export const runPack = z.object({
   session: sessionSummary,
-  recap: recap.default({ answers: '', howHard: null }),
+  recap: recap.default({ answers: '', howHard: null, onlyTried: false }),
   players: z.array(player),
   blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), drill: drill.nullable() })),
   segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string() })) })),

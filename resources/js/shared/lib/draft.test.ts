@@ -65,7 +65,7 @@ describe('what was typed and not kept', () => {
     slotMinutes: 60,
     version: 3,
     isRun: false,
-    recap: { answers: '', howHard: null },
+    recap: { answers: '', howHard: null, onlyTried: false },
     lastRecap: null,
     blocks: [],
     comingPlayerIds: [],

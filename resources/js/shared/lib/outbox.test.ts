@@ -207,14 +207,14 @@ describe('the outbox', () => {
   });
 
   test('sends what they said once, after the end, and again what was typed meanwhile', async () => {
-    const typed = { answers: 'Look', howHard: null };
+    const typed = { answers: 'Look', howHard: null, onlyTried: false };
     keepRun.mockImplementation(offline);
     await noteRecap(901, typed);
     await finishRun({ sessionId: 901, startedAt: '2026-03-10T17:00:00.000Z', finishedAt: '2026-03-10T18:00:00.000Z' });
     expect(keepRecap).not.toHaveBeenCalled();
     expect(await notedRecap(901)).toMatchObject(typed);
 
-    const more = { answers: 'Look first', howHard: 'about-right' as const };
+    const more = { answers: 'Look first', howHard: 'about-right' as const, onlyTried: false };
     keepRun.mockReset().mockResolvedValue({});
     keepRecap.mockImplementationOnce(() => noteRecap(901, more));
     await flushMarks();

@@ -46,8 +46,10 @@ interface Finish extends Owned, Held {
   /** Absent in what an older version kept. */
   parts?: PartTime[];
 }
-interface KeptRecap extends Recap, Owned, Held {
+interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
   sessionId: number;
+  /** Not asked by versions of before. */
+  onlyTried?: boolean;
   /** Whether the server has not heard it yet. */
   isWaiting: boolean;
 }
@@ -302,15 +304,19 @@ async function sendFinishes(): Promise<void> {
 export const noteRecap = (sessionId: number, recap: Recap): Promise<unknown> =>
   recaps.put({ ...recap, sessionId, isWaiting: true, ...(accountId === undefined ? {} : { accountId }) });
 
-export const notedRecap = (sessionId: number): Promise<Recap | undefined> => recaps.get(sessionId);
+export async function notedRecap(sessionId: number): Promise<Recap | undefined> {
+  const noted = await recaps.get(sessionId);
+  // What a version of before noted did not ask whether it was only tried.
+  return noted && { ...noted, onlyTried: noted.onlyTried ?? false };
+}
 
 async function sendRecaps(): Promise<void> {
   for (const sent of (await recaps.all()).filter((one) => one.isWaiting && isMine(one) && isDue(one))) {
     try {
-      await keepRecap(sent.sessionId, { answers: sent.answers, howHard: sent.howHard });
+      await keepRecap(sent.sessionId, { answers: sent.answers, howHard: sent.howHard, onlyTried: sent.onlyTried ?? false });
       const now = await recaps.get(sent.sessionId);
       // Typed on meanwhile: the rest goes out next time.
-      if (now?.answers === sent.answers && now.howHard === sent.howHard) await recaps.put({ ...now, isWaiting: false });
+      if (now?.answers === sent.answers && now.howHard === sent.howHard && now.onlyTried === sent.onlyTried) await recaps.put({ ...now, isWaiting: false });
     } catch (fault) {
       if (!isOfTheServer(fault)) throw fault;
       await recaps.put(heldBack(sent, fault));

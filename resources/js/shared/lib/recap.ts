@@ -3,10 +3,10 @@ import type { Drill, Recap } from '../api/schemas';
 export const howHardWords: Record<NonNullable<Recap['howHard']>, string> = { 'too-easy': 'Too easy', 'about-right': 'About right', 'too-hard': 'Too hard' };
 
 /** What was said, then how hard it was; empty when neither was noted. */
-export function recapWords({ answers, howHard }: Recap): string {
+export function recapWords({ answers, howHard, onlyTried }: Recap): string {
   const said = answers.trim();
   const ended = said === '' || /[.!?]$/.test(said) ? said : `${said}.`;
-  return [ended, howHard && `It was ${howHardWords[howHard].toLowerCase()}.`].filter(Boolean).join(' ');
+  return [ended, howHard && `It was ${howHardWords[howHard].toLowerCase()}.`, onlyTried && 'It was only tried out.'].filter(Boolean).join(' ');
 }
 
 /** The questions of a session's drills, each once, in the order in which they come. */

@@ -58,6 +58,19 @@ export function RecapFields({ value, onChange, onSettled, fault }: RecapFieldsPr
           </label>
         ))}
       </fieldset>
+      <div className="presses">
+        <label>
+          <input
+            type="checkbox"
+            checked={value.onlyTried}
+            onChange={(event) => {
+              onChange({ ...value, onlyTried: event.target.checked });
+              onSettled?.();
+            }}
+          />
+          Only tried it: learn nothing from this run
+        </label>
+      </div>
     </div>
   );
 }
