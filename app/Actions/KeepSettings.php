@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Actions\Record\OpenRecordLines;
 use App\Auth\AuditTrail;
 use App\Models\Club;
 use App\Models\Squad;
@@ -14,8 +15,11 @@ use Illuminate\Support\Facades\DB;
 /** Keeps what a squad or a club has chosen, unless it was changed elsewhere, and notes what is different now. */
 final class KeepSettings
 {
-    public function __construct(private readonly AuditTrail $trail, private readonly SquadHistory $history)
-    {
+    public function __construct(
+        private readonly AuditTrail $trail,
+        private readonly SquadHistory $history,
+        private readonly OpenRecordLines $openRecordLines,
+    ) {
     }
 
     /**
@@ -28,9 +32,13 @@ final class KeepSettings
         return DB::transaction(function () use ($squad, $columns, $version, $by): Squad {
             $squad = Squad::query()->whereKey($squad->id)->lockForUpdate()->firstOrFail();
             StaleVersion::refuse('squad\'s settings', $version, $squad->version);
+            $ballBefore = $squad->ballSize();
             $this->note($squad, $columns, $squad->id, $by);
             $squad->version++;
             $squad->save();
+            if ($squad->ballSize() !== $ballBefore) {
+                $this->openRecordLines->ahead($squad);
+            }
             $this->history->changed($squad->id);
 
             return $squad;

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Models\Concerns\BelongsToClub;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Caution\BallSize;
 use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Plan\Area;
@@ -29,6 +30,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property Ground $ground
  * @property string $foot_wording "other" or "weaker": what the foot that is not the strong one is called
  * @property HeadingProfile $heading_profile
+ * @property string $ball_size "by-age", or "size-3" to "size-5"
  * @property int|null $area_width_mm
  * @property int|null $area_depth_mm
  * @property int|null $markers_owned null when the squad has not said, as for balls and goals
@@ -51,6 +53,7 @@ class Squad extends Model
         'ground' => 'grass',
         'foot_wording' => 'other',
         'heading_profile' => 'the-fa-2020',
+        'ball_size' => 'by-age',
         'version' => 1,
         'past_key' => '',
     ];
@@ -64,6 +67,7 @@ class Squad extends Model
         'ground',
         'foot_wording',
         'heading_profile',
+        'ball_size',
         'area_width_mm',
         'area_depth_mm',
         'markers_owned',
@@ -103,6 +107,19 @@ class Squad extends Model
         $ageGroup = AgeGroup::tryOf($this->age_group);
 
         return $ageGroup === null ? null : $this->heading_profile->limitFor($ageGroup);
+    }
+
+    /** The ball its numbers are made with: what it chose, else what is common at its age. */
+    public function ballSize(): int
+    {
+        $ageGroup = AgeGroup::tryOf($this->age_group);
+
+        return match ($this->ball_size) {
+            'size-3' => 3,
+            'size-4' => 4,
+            'size-5' => 5,
+            default => $ageGroup === null ? BallSize::COMMON : BallSize::for($ageGroup),
+        };
     }
 
     /** @return HasMany<Player, $this> */

@@ -70,8 +70,8 @@ final class DrillTrial
         if ($drill->rule === null || $drill->dose === null) {
             return null;
         }
-        $after = $drill->recordLine($drill->dose, Side::Right);
-        $old = $before?->dose === null ? null : $before->recordLine($before->dose, Side::Right);
+        $after = $drill->task($drill->dose, Side::Right, $squad->ballSize());
+        $old = $before?->dose === null ? null : $before->task($before->dose, Side::Right, $squad->ballSize());
         if ($after === null || $old === null) {
             return [
                 'startsNew' => true,

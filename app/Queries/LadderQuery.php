@@ -53,7 +53,7 @@ final class LadderQuery
             ->all();
         $keys = [];
         foreach ($drills as $slug => $drill) {
-            $keys[$slug] = self::keys($drill);
+            $keys[$slug] = self::keys($drill, $squad->ballSize());
         }
         $playerIds = array_values(array_map(intval(...), $squad->players->modelKeys()));
         $readings = $this->records->readings($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
@@ -85,11 +85,11 @@ final class LadderQuery
      *
      * @return array<string, string> side → line key
      */
-    private static function keys(Drill $drill): array
+    private static function keys(Drill $drill, int $ballSize): array
     {
         $keys = [];
         foreach (Side::cases() as $side) {
-            $keys[$side->value] = $drill->dose === null ? '' : (string) $drill->recordLine($drill->dose, $side)?->value;
+            $keys[$side->value] = $drill->dose === null ? '' : (string) $drill->task($drill->dose, $side, $ballSize)?->key;
         }
 
         return $keys;

@@ -31,8 +31,9 @@ final class OwnNumbersQuery
      */
     public function of(Squad $squad, array $blocks, array $tasks): array
     {
-        $kept = $this->history->remember($squad, 'own.'.hash('xxh128', serialize($tasks)), function () use ($squad, $blocks): array {
-            $lines = self::lines($blocks);
+        $what = 'own.'.hash('xxh128', $squad->ballSize().serialize($tasks));
+        $kept = $this->history->remember($squad, $what, function () use ($squad, $blocks): array {
+            $lines = self::lines($blocks, $squad->ballSize());
 
             return $lines === [] ? [] : $this->read($squad, $lines);
         });
@@ -48,7 +49,7 @@ final class OwnNumbersQuery
      * @return array<string, array{slug: string, kind: MarkKind, scale: float}> by line; the scale is good ones of a quota, seconds of a
      *     count, reps of a race
      */
-    private static function lines(array $blocks): array
+    private static function lines(array $blocks, int $ballSize): array
     {
         $lines = [];
         foreach ($blocks as $block) {
@@ -62,7 +63,7 @@ final class OwnNumbersQuery
                 [...$sides->sidesFor(StrongFoot::Right), ...$sides->sidesFor(StrongFoot::Left)],
                 SORT_REGULAR,
             ) : [] as $side) {
-                $lines[(string) $block->drill->recordLine($block->dose, $side)?->value] = [
+                $lines[(string) $block->drill->task($block->dose, $side, $ballSize)?->key] = [
                     'slug' => $block->drill->slug,
                     'kind' => $kind,
                     'scale' => $scale,

@@ -48,7 +48,7 @@ final class RunPackQuery
             }
             $dose = $drill->doseFrom($block->dose);
             foreach (Side::cases() as $side) {
-                $keys[$block->block_key][$side->value] = (string) $drill->recordLine($dose, $side)?->value;
+                $keys[$block->block_key][$side->value] = (string) $drill->task($dose, $side, $session->squad->ballSize())?->key;
             }
         }
 

@@ -63,6 +63,14 @@ final class SquadSettings
                 ['other' => 'strong foot and other foot', 'weaker' => 'strong foot and weaker foot'],
                 'other',
             ),
+            Setting::choice(
+                'ballSize',
+                'ball_size',
+                'Ball',
+                'Numbers made with another ball are lines of their own: change it when your association does.',
+                ['by-age' => 'as is common at its age', 'size-3' => 'size 3', 'size-4' => 'size 4', 'size-5' => 'size 5'],
+                'by-age',
+            ),
             Setting::choice('headingProfile', 'heading_profile', 'Heading', 'Whose limits are shown; your local rules come first.', [
                 HeadingProfile::TheFa2020->value => 'The FA, 2020',
                 HeadingProfile::UsSoccer2016->value => 'U.S. Soccer, 2016',
@@ -153,7 +161,9 @@ final class SquadSettings
         $group = AgeGroup::tryOf($squad->age_group);
 
         return $group === null ? [] : [
-            'Ball size '.BallSize::for($group).' for '.$group->name().', as is common; yours may differ.',
+            $squad->ball_size === 'by-age'
+                ? 'Ball size '.BallSize::for($group).' for '.$group->name().', as is common; yours may differ.'
+                : "Ball size {$squad->ballSize()}, as you chose.",
             'Heading: '.$squad->heading_profile->limitFor($group)->sentence(),
         ];
     }

@@ -320,7 +320,7 @@ class DemoSeeder extends Seeder
                             'uuid' => $this->uuid("{$number} {$block->position} {$p} {$side->value} {$try}"),
                             'playerId' => $player->id,
                             'sessionId' => $session->id,
-                            'lineKey' => (string) $drill->recordLine($dose, $side)?->value,
+                            'lineKey' => (string) $drill->task($dose, $side, $session->squad->ballSize())?->key,
                             'tryNumber' => $try,
                             'value' => $this->value($drill->slug, $p, $side, $try, intdiv($number, 2), $random),
                             'recordedAt' => $session->starts_at_utc->addMinutes(6 * $block->position + $try)->format('Y-m-d\TH:i:s.v\Z'),

@@ -74,7 +74,7 @@ final class PastTest extends FeatureTestCase
         )->assertOk();
 
         self::assertSame(4, DB::table('attendances')->where('training_session_id', $session)->where('coming', true)->count());
-        self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', 1)->count());
+        self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', 2)->count());
     }
 
     public function test_closing_is_one_step_all_or_nothing(): void

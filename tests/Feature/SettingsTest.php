@@ -69,6 +69,23 @@ final class SettingsTest extends FeatureTestCase
             ->assertJsonPath('standing.target.because', 'last time 14, and one');
     }
 
+    public function test_numbers_made_with_another_ball_are_lines_of_their_own(): void
+    {
+        $session = $this->keptSession();
+        $before = $this->lineKey($session, $this->players[0]->id);
+        $follows = fn (): string => $this->getJson("/api/v1/squads/{$this->squad->id}/settings")->json('follows.0');
+        self::assertStringStartsWith('Ball size 4 for U12, as is common', $follows());
+        $this->keep(['ballSize' => 'size-5'])->assertOk();
+        self::assertSame('Ball size 5, as you chose.', $follows());
+
+        // A session that lies ahead asks for the other line, and there is one to write to.
+        $after = $this->lineKey($session, $this->players[0]->id);
+        self::assertNotSame($before, $after);
+        $this->send([$this->mark($session, $after, 1)])->assertOk()->assertJsonPath('results.0.status', 'accepted');
+        $this->keep(['ballSize' => 'by-age', 'ageGroup' => 'U11'])->assertOk();
+        self::assertSame($before, $this->lineKey($session, $this->players[0]->id));
+    }
+
     public function test_an_area_stays_as_long_as_it_was_when_only_the_unit_changes(): void
     {
         $this->keep(['areaWidth' => 30, 'areaDepth' => 20])->assertOk();

@@ -359,6 +359,7 @@ final class WallsTest extends FeatureTestCase
             'targetSchool' => 'own-record',
             'footWording' => 'other',
             'headingProfile' => 'the-fa-2020',
+            'ballSize' => 'by-age',
             'areaWidth' => null,
             'areaDepth' => null,
             'heatCareCelsius' => null,

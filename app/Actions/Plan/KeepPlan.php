@@ -89,7 +89,7 @@ final class KeepPlan
                     'together' => $block->together,
                 ]);
                 if ($block->drill !== null && $block->dose !== null) {
-                    $this->openRecordLines->open($block->drill, $block->dose);
+                    $this->openRecordLines->open($block->drill, $block->dose, $session->squad->ballSize());
                 }
             }
             $this->keepAttendance($session, $draft->comingPlayerIds, $by);

@@ -13,6 +13,7 @@ use App\Planning\SquadHistory;
 use App\Tenancy\ClubDay;
 use App\Tenancy\Role;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use LogicException;
 
 /** Reads the marks a device sent into rows, or says why one cannot be taken. A fixed number of queries for a whole batch. */
@@ -24,6 +25,8 @@ final class MarkReader
      * @param  Collection<string, RecordLine>  $lines
      * @param  array<int, Role>  $roles  squad id → what the sender is to it
      * @param  array<int, string>  $grounds  squad id → ground
+     * @param  array<string, string>  $former  former key and ball size → key of a line
+     * @param  array<int, int>  $balls  squad id → size
      */
     private function __construct(
         private readonly User $by,
@@ -32,6 +35,8 @@ final class MarkReader
         private readonly Collection $lines,
         private readonly array $roles,
         private readonly array $grounds,
+        private readonly array $former,
+        private readonly array $balls,
         private readonly ClubDay $day,
     ) {
     }
@@ -46,9 +51,11 @@ final class MarkReader
     {
         $roles = [];
         $grounds = [];
+        $balls = [];
         foreach ($by->openSquads() as ['squad' => $squad, 'role' => $role]) {
             $roles[$squad->id] = $role;
             $grounds[$squad->id] = $squad->ground->value;
+            $balls[$squad->id] = $squad->ballSize();
         }
 
         $sessions = TrainingSession::query()
@@ -58,15 +65,37 @@ final class MarkReader
             ->keyBy('id');
         $history->hold(array_values(array_unique($sessions->map(fn (TrainingSession $session): int => $session->squad_id)->all())));
 
+        $keys = self::words($items, 'lineKey');
+        $lines = RecordLine::query()->whereKey($keys)->get()->keyBy('line_key');
+        $former = self::former(array_values(array_diff($keys, $lines->keys()->all())));
+
         return new self(
-            $by,
-            self::locked($items, array_keys($roles)),
-            $sessions,
-            RecordLine::query()->whereKey(self::words($items, 'lineKey'))->get()->keyBy('line_key'),
-            $roles,
-            $grounds,
-            $by->club->day(),
+            by: $by,
+            players: self::locked($items, array_keys($roles)),
+            sessions: $sessions,
+            lines: $former === [] ? $lines : $lines->union(RecordLine::query()->whereKey(array_values($former))->get()->keyBy('line_key')),
+            roles: $roles,
+            grounds: $grounds,
+            former: $former,
+            balls: $balls,
+            day: $by->club->day(),
         );
+    }
+
+    /**
+     * Lines that have another name by now; a phone may hold numbers under the former one.
+     *
+     * @param  list<string>  $unknown
+     * @return array<string, string> former key and ball size → key
+     */
+    private static function former(array $unknown): array
+    {
+        $former = [];
+        foreach ($unknown === [] ? [] : DB::table('former_lines')->whereIn('former_key', $unknown)->get() as $one) {
+            $former["{$one->former_key} {$one->ball_size}"] = (string) $one->line_key;
+        }
+
+        return $former;
     }
 
     /**
@@ -147,7 +176,8 @@ final class MarkReader
             throw new MarkRefused('uuid', 'A mark needs a UUID made on the device.');
         }
         [$player, $session] = $this->whose($item);
-        $line = is_string($item['lineKey'] ?? null) ? $this->lines->get($item['lineKey']) : null;
+        $key = is_string($item['lineKey'] ?? null) ? $item['lineKey'] : '';
+        $line = $this->lines->get($this->former["{$key} {$this->balls[$session->squad_id]}"] ?? $key);
         if ($line === null) {
             throw new MarkRefused('line-unknown', 'What this number measures is not known here.');
         }

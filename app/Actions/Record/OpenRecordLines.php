@@ -6,6 +6,8 @@ namespace App\Actions\Record;
 
 use App\Models\OwnDrill;
 use App\Models\RecordLine;
+use App\Models\Squad;
+use App\Models\TrainingSession;
 use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
@@ -19,7 +21,19 @@ final class OpenRecordLines
     {
     }
 
-    public function open(Drill $drill, Dose $dose): void
+    /** Those of sessions that lie ahead, when the squad's ball has changed. */
+    public function ahead(Squad $squad): void
+    {
+        $sessions = $squad->trainingSessions()->whereNull('run_finished_at_utc')->with('blocks.drillVersion')->get();
+        foreach ($sessions->flatMap(fn (TrainingSession $session): array => $session->blocks->all()) as $block) {
+            $drill = $block->drillVersion?->drill();
+            if ($drill !== null && ($block->dose !== null || $drill->dose !== null)) {
+                $this->open($drill, $drill->doseFrom($block->dose), $squad->ballSize());
+            }
+        }
+    }
+
+    public function open(Drill $drill, Dose $dose, int $ballSize): void
     {
         if ($drill->rule === null) {
             return;
@@ -27,22 +41,22 @@ final class OpenRecordLines
         $isOwn = OwnDrill::isOwn($drill->slug);
         $names = [];
         foreach (Side::cases() as $side) {
-            $key = $drill->recordLine($dose, $side);
-            if ($key === null) {
+            $task = $drill->task($dose, $side, $ballSize);
+            if ($task === null) {
                 continue;
             }
-            RecordLine::query()->firstOrCreate(['line_key' => $key->value], [
+            RecordLine::query()->firstOrCreate(['line_key' => $task->key], [
                 'drill_slug' => $drill->slug,
                 // A club's own word for it must not reach another club by way of a line they share.
                 'drill_name' => $isOwn ? ucfirst(str_replace('-', ' ', $drill->family->value)).', a drill of one\'s own' : $drill->name,
                 'family' => $drill->family->value,
                 'kind' => $drill->rule->kind,
                 'side' => $side,
-                'task' => $key->task,
+                'task' => $task->fields,
             ]);
             $names[] = [
                 'club_id' => $this->context->clubId(),
-                'line_key' => $key->value,
+                'line_key' => $task->key,
                 'drill_slug' => $drill->slug,
                 'drill_name' => $drill->name,
             ];

@@ -116,7 +116,7 @@ final class LineResource
             'fault' => implode(': ', array_filter([
                 FaultKind::tryFrom($word($fault['what'] ?? ''))?->words() ?? '',
                 FaultCost::tryFrom($word($fault['costs'] ?? ''))?->words(
-                    is_numeric($fault['seconds'] ?? null) ? (float) $fault['seconds'] : 0.0,
+                    is_numeric($fault['milliseconds'] ?? null) ? $fault['milliseconds'] / 1000.0 : 0.0,
                 ) ?? '',
             ], $said)),
         ], $said);
@@ -135,7 +135,7 @@ final class LineResource
         $of = fn (string $field): float => is_numeric($window[$field] ?? null) ? (float) $window[$field] : 0.0;
 
         return match ($window['kind'] ?? '') {
-            'timed' => sprintf('in %g s', $of('workSeconds')),
+            'timed' => sprintf('in %g s', $of('workMilliseconds') / 1000.0),
             'reps' => sprintf('in %d reps', $of('reps')),
             'lengths' => sprintf('in %d lengths%s', $of('lengths'), $of('andBack') === 1.0 ? ' there and back' : ''),
             'quota' => sprintf('for %d good ones', $of('good')),

@@ -13,6 +13,9 @@ use FleetSparrow\Core\Shared\AgeGroup;
  */
 final class BallSize
 {
+    /** Where an age group says nothing. */
+    public const COMMON = 4;
+
     public static function for(AgeGroup $ageGroup): int
     {
         return match (true) {

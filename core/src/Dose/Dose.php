@@ -32,7 +32,7 @@ interface Dose
     /**
      * What of the dose makes the task, so that marks compare like with like; sets and rests do not.
      *
-     * @return array<string, int|float|string>
+     * @return array<string, mixed>
      */
     public function window(): array;
 

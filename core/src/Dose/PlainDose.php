@@ -11,4 +11,7 @@ interface PlainDose extends Dose
 {
     /** @throws InvalidDose If a field is missing or cannot be carried out. */
     public static function fromFields(DoseFields $read): self;
+
+    /** @return array<string, int|float|string> */
+    public function window(): array;
 }

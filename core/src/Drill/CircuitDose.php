@@ -101,12 +101,11 @@ final readonly class CircuitDose implements Dose
 
     public function window(): array
     {
-        $items = array_map(
-            static fn (CircuitItem $item): string => $item->script->text().' '.json_encode($item->dose->fields()).' '.$item->restSeconds,
-            $this->items,
-        );
-
-        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'items' => implode('; ', $items)];
+        return ['kind' => 'circuit', 'rounds' => $this->rounds, 'items' => array_map(static fn (CircuitItem $item): array => [
+            'script' => $item->script->text(),
+            'dose' => $item->dose->fields(),
+            'restSeconds' => $item->restSeconds,
+        ], $this->items)];
     }
 
     public function clockedSetSeconds(): null

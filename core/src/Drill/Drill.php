@@ -12,8 +12,8 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Record\CountUnit;
-use FleetSparrow\Core\Record\RecordLineKey;
 use FleetSparrow\Core\Record\ScoringRule;
+use FleetSparrow\Core\Record\Task;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
@@ -87,18 +87,23 @@ final readonly class Drill
             : CircuitDose::fromFields($this->composition->items, new DoseFields($fields));
     }
 
-    /** The line a mark of this drill with this dose and side belongs to; null when nothing is counted. */
-    public function recordLine(Dose $dose, Side $side): ?RecordLineKey
+    /**
+     * The task a mark of this drill with this dose and side belongs to; null when nothing is counted.
+     *
+     * @param  int  $ballSize  of the squad
+     */
+    public function task(Dose $dose, Side $side, int $ballSize): ?Task
     {
         return $this->rule === null
             ? null
-            : RecordLineKey::of(
+            : Task::of(
                 $this->script,
                 $this->layout,
                 $dose,
                 $this->rule,
                 $side,
                 ['service' => $this->organisation->serviceKey()] + $this->demands->task(),
+                $ballSize,
             );
     }
 

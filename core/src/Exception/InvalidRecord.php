@@ -18,6 +18,11 @@ final class InvalidRecord extends InvalidArgumentException implements CoreExcept
         return new self('mark.range', 'value', sprintf('%s must be between %g and %g.', $subject, $least, $most));
     }
 
+    public static function noSuchBall(int $size): self
+    {
+        return new self('task.ball', 'ballSize', "A ball is of size 3, 4 or 5, not {$size}.");
+    }
+
     public static function notWhole(string $subject): self
     {
         return new self('mark.whole', 'value', "{$subject} must be a whole number.");

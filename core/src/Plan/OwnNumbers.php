@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\PlainDose;
 use FleetSparrow\Core\Record\MarkKind;
 
 /**
@@ -37,7 +38,7 @@ final readonly class OwnNumbers
     /** What a mark of this kind is measured by: good ones of a quota, seconds of a count, reps of a race; 0 where it says nothing. */
     public static function scale(MarkKind $kind, Dose $dose): float
     {
-        $window = $dose->window();
+        $window = $dose instanceof PlainDose ? $dose->window() : [];
 
         return (float) match ($kind) {
             MarkKind::TriesForQuota => $window['good'] ?? 0,

@@ -33,9 +33,9 @@ final class TaskDifference
     /**
      * @return list<string> a sentence each; none when the two are one line
      */
-    public static function between(RecordLineKey $before, RecordLineKey $after, LengthUnit $unit): array
+    public static function between(Task $before, Task $after, LengthUnit $unit): array
     {
-        return $before->value === $after->value ? [] : self::differences('', $before->task, $after->task, $unit);
+        return $before->key === $after->key ? [] : self::differences('', $before->fields, $after->fields, $unit);
     }
 
     /**
@@ -65,12 +65,15 @@ final class TaskDifference
     /** A field's name as people say it: camel case apart, the first letter large. */
     private static function name(string $field): string
     {
-        return ucfirst(strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $field)));
+        $words = (string) preg_replace(['/ ?milliseconds\z/i', '/Thousandths\z/'], '', $field);
+
+        return ucfirst(strtolower((string) preg_replace('/(?<=[a-z])(?=[A-Z])/', ' ', $words === '' ? 'time' : $words)));
     }
 
     private static function words(string $within, string $field, mixed $value, LengthUnit $unit): string
     {
         return match (true) {
+            is_int($value) && preg_match('/milliseconds\z/i', $field) === 1 => sprintf('%g s', $value / 1000.0),
             $value === null || $value === '' || $value === [] => 'none',
             is_bool($value) => $value ? 'yes' : 'no',
             $within === 'layout'

@@ -16,7 +16,7 @@ use FleetSparrow\Core\Touch\Tally;
  */
 final readonly class SessionLoad
 {
-    public const METHOD = 1;
+    public const METHOD = 2;
 
     /**
      * @param  float  $footedTouches  with either foot, of a player who has a weaker one; 0 for one who uses both

@@ -58,7 +58,7 @@ final class BookTest extends TestCase
     {
         $tasks = [];
         foreach (self::book() as $drill) {
-            $key = $drill->dose === null ? null : $drill->recordLine($drill->dose, Side::Right)?->value;
+            $key = $drill->dose === null ? null : $drill->task($drill->dose, Side::Right, 4)?->key;
             if ($key !== null) {
                 self::assertArrayNotHasKey($key, $tasks, "{$drill->slug} is the task of ".($tasks[$key] ?? ''));
                 $tasks[$key] = $drill->slug;

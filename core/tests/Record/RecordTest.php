@@ -84,7 +84,7 @@ final class RecordTest extends TestCase
     #[DataProvider('changes')]
     public function test_only_a_change_of_the_task_starts_a_new_line(array $change, bool $isSame): void
     {
-        $key = fn (Drill $drill): string => (string) $drill->recordLine($drill->doseFrom(null), Side::Right)?->value;
+        $key = fn (Drill $drill): string => (string) $drill->task($drill->doseFrom(null), Side::Right, 4)?->key;
         $changed = DrillFactory::fromFields($change + Drills::fields());
 
         self::assertSame($isSame, $key(Drills::soleTaps()) === $key($changed));
@@ -96,7 +96,7 @@ final class RecordTest extends TestCase
             $scoring = ['countsIf' => $codes] + Drills::fields()['scoring'];
             $drill = DrillFactory::fromFields(['scoring' => $scoring] + Drills::fields());
 
-            return (string) $drill->recordLine($drill->doseFrom(null), Side::Right)?->value;
+            return (string) $drill->task($drill->doseFrom(null), Side::Right, 4)?->key;
         };
 
         self::assertSame($key('ball-inside', 'feet-in-turn'), $key('feet-in-turn', 'ball-inside'));
@@ -106,10 +106,11 @@ final class RecordTest extends TestCase
     public function test_window_and_side_make_the_line_and_sets_and_rest_do_not(): void
     {
         $drill = Drills::soleTaps();
-        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->recordLine(
+        $key = fn (array $dose, Side $side = Side::Right): string => (string) $drill->task(
             DoseKinds::standard()->read($dose + $drill->doseFrom(null)->fields()),
             $side,
-        )?->value;
+            4,
+        )?->key;
 
         self::assertSame($key([]), $key(['sets' => 5, 'restSeconds' => 60]));
         self::assertNotSame($key([]), $key(['workSeconds' => 45]));
@@ -121,7 +122,7 @@ final class RecordTest extends TestCase
     {
         $drill = DrillFactory::fromFields(['scoring' => null] + Drills::fields());
 
-        self::assertNull($drill->recordLine($drill->doseFrom(null), Side::Right));
+        self::assertNull($drill->task($drill->doseFrom(null), Side::Right, 4));
     }
 
     public function test_a_day_is_its_best_try_for_records_and_its_middle_try_for_trends(): void

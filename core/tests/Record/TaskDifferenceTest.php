@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Record;
 
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
-use FleetSparrow\Core\Record\RecordLineKey;
+use FleetSparrow\Core\Record\Task;
 use FleetSparrow\Core\Record\TaskDifference;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\Side;
@@ -43,10 +43,10 @@ final class TaskDifferenceTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $change */
-    private static function key(array $change): RecordLineKey
+    private static function key(array $change): Task
     {
         $drill = DrillFactory::fromFields($change + Drills::fields());
 
-        return $drill->recordLine($drill->doseFrom(null), Side::Right) ?? throw new \LogicException('It is not counted.');
+        return $drill->task($drill->doseFrom(null), Side::Right, 4) ?? throw new \LogicException('It is not counted.');
     }
 }

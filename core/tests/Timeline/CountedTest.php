@@ -56,7 +56,7 @@ final class CountedTest extends TestCase
         $line = function (array $scoring): ?string {
             $drill = DrillFactory::fromFields(['scoring' => $scoring + Drills::fields()['scoring']] + Drills::fields());
 
-            return $drill->dose === null ? null : $drill->recordLine($drill->dose, Side::Right)?->value;
+            return $drill->dose === null ? null : $drill->task($drill->dose, Side::Right, 4)?->key;
         };
         self::assertSame($line([]), $line(['counts' => 'rep', 'owed' => 'every']));
         self::assertNotSame($line([]), $line(['counts' => 'touch']));
