@@ -59,8 +59,9 @@ final class EvaluationJson
                     'touchesLost' => (int) round($cut->touchesLost),
                     'dose' => $cut->dose?->fields(),
                 ],
-                $evaluation->cuts,
+                $evaluation->cuts->cuts,
             ),
+            'stillOverSeconds' => round($evaluation->cuts->stillOverSeconds),
             'warnings' => array_map(self::warning(...), $evaluation->warnings),
             'kit' => [
                 'markers' => (object) $evaluation->kit->markersByColour,

@@ -66,7 +66,8 @@ use FleetSparrow\Core\Timeline\Segment;
 ])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',
-    'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]', 'warnings' => 'Warning[]',
+    'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]',
+    'stillOverSeconds' => 'number', 'warnings' => 'Warning[]',
     'kit' => 'KitList', 'players' => 'PlayerShare[]',
 ])]
 final class EvaluationResource

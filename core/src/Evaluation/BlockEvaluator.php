@@ -163,6 +163,10 @@ final class BlockEvaluator
                 limitSeconds: $limit,
             ),
             warnings: [],
+            owed: array_merge([], ...array_map(
+                static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $byId),
+                $spells,
+            )),
             setUp: $laying,
             groups: $drill->organisation->playersPerStation() === 1 && $stationing->inUse() === count($stationing->groups)
                 ? []

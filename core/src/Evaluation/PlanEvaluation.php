@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Evaluation;
 
-use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -22,7 +21,7 @@ final readonly class PlanEvaluation
      * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
      * @param  KitList  $kit  what is on the ground at once, at most
      * @param  Quantiles  $overrun  the factor that all has in common that no clock ends
-     * @param  list<Cut>  $cuts  what could go, where the session is over its slot
+     * @param  CutAnswer  $cuts  what could go, where the session is over its slot
      * @param  list<Warning>  $warnings  of the session as a whole
      */
     public function __construct(
@@ -32,7 +31,7 @@ final readonly class PlanEvaluation
         public array $times,
         public KitList $kit,
         public Quantiles $overrun,
-        public array $cuts = [],
+        public CutAnswer $cuts = new CutAnswer,
         public array $warnings = [],
     ) {
     }

@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Evaluation;
 use FleetSparrow\Core\Advice\SessionWarnings;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Exception\InvalidPlan;
-use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
@@ -39,9 +38,9 @@ final class PlanEvaluator
             throw InvalidPlan::tooManyBlocks(30);
         }
         $draw = new GroupDraw($context->past, $context->helpers);
-        $rounds = self::rounds($blocks);
+        $rounds = RoundEvaluator::rounds($blocks);
         $laid = new LaidOut;
-        $evaluations = self::blocks($rounds, $context, $draw, $laid);
+        $evaluations = self::blocks($rounds, new RoundEvaluator($context, $draw, $laid));
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
         $times = array_fill_keys($ids, new PlayerTime);
         $dry = 0.0;
@@ -58,7 +57,10 @@ final class PlanEvaluator
         $touches = self::touches($ids, $evaluations);
         $overrun = LogNormals::of($context->memo, 1.0, $context->rules->sharedVariation);
         $finish = SessionPlays::of($evaluations, $overrun);
-        $isOver = $slotSeconds !== null && $finish->at(0.8) > $slotSeconds;
+        $over = $slotSeconds === null ? 0.0 : $finish->at(0.8) - $slotSeconds;
+        $cuts = $over > 0.0
+            ? (new Cuts(new RoundEvaluator($context, $draw, $laid, isBrief: true)))->of($blocks, $evaluations, $overrun, $over)
+            : new CutAnswer;
 
         return new PlanEvaluation(
             blocks: $evaluations,
@@ -73,7 +75,7 @@ final class PlanEvaluator
                 count($context->players),
             ),
             overrun: $overrun,
-            cuts: $isOver ? (new Cuts(new BlockEvaluator($context, $draw, true, $laid)))->of($blocks, $evaluations) : [],
+            cuts: $cuts,
             warnings: SessionWarnings::of($touches, $context),
         );
     }
@@ -101,42 +103,6 @@ final class PlanEvaluator
     }
 
     /**
-     * What stands on the ground once a block is over: water and talk leave the markers where they are, a game takes the ground.
-     *
-     * @return array{Layout|null, int} layout and stations
-     */
-    public static function groundAfter(Block $block, BlockEvaluation $evaluation, ?Layout $ground, int $stations): array
-    {
-        return match (true) {
-            $block->drill !== null => [$block->drill->layout, $evaluation->stations],
-            $block->kind === BlockKind::Game => [null, 0],
-            default => [$ground, $stations],
-        };
-    }
-
-    /**
-     * Blocks in a row that run at the same time are one round.
-     *
-     * @param  list<Block>  $blocks
-     * @return list<non-empty-list<Block>>
-     */
-    private static function rounds(array $blocks): array
-    {
-        $rounds = [];
-        $before = null;
-        foreach ($blocks as $block) {
-            if ($block->together !== null && $block->together === $before) {
-                $rounds[count($rounds) - 1][] = $block;
-            } else {
-                $rounds[] = [$block];
-            }
-            $before = $block->together;
-        }
-
-        return $rounds;
-    }
-
-    /**
      * @param  list<non-empty-list<Block>>  $rounds
      * @return list<non-empty-list<int>> the places of the blocks in the running order
      */
@@ -156,20 +122,12 @@ final class PlanEvaluator
      * @param  list<non-empty-list<Block>>  $rounds
      * @return list<BlockEvaluation>
      */
-    private static function blocks(array $rounds, PlanContext $context, GroupDraw $draw, LaidOut $laid): array
+    private static function blocks(array $rounds, RoundEvaluator $evaluator): array
     {
-        $evaluator = new BlockEvaluator($context, $draw, laid: $laid);
-        $together = new RoundOfStations($context, $draw, $evaluator);
-        $evaluations = [];
-        $ground = null;
-        $stations = 0;
+        [$evaluations, $ground] = [[], new Standing];
         foreach ($rounds as $round) {
-            $these = count($round) === 1
-                ? [$evaluator->evaluate($round[0], $ground, $stations)]
-                : $together->evaluate($round, $ground, $stations);
-            foreach ($round as $i => $block) {
-                [$ground, $stations] = self::groundAfter($block, $these[$i], $ground, $stations);
-            }
+            $these = $evaluator->evaluate($round, $ground);
+            $ground = RoundEvaluator::after($round, $these, $ground);
             $evaluations = [...$evaluations, ...$these];
         }
 

@@ -130,10 +130,7 @@ final class RoundOfStations
     {
         $owed = [];
         foreach (array_keys($groups) as $group) {
-            $visit = $visits[StationRound::stationOf($group, $turn, count($visits))][$group];
-            foreach ($visit->segments as $segment) {
-                $owed = [...$owed, ...$segment->owed];
-            }
+            $owed = [...$owed, ...$visits[StationRound::stationOf($group, $turn, count($visits))][$group]->owed];
         }
 
         return $owed;

@@ -31,6 +31,7 @@ final readonly class BlockEvaluation
      * @param  Layout|null  $layout  of one station
      * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
      * @param  list<list<StationTurn>>  $round  turn → who is at each station, where stations run at the same time
+     * @param  list<Owed>  $owed  numbers that are written down
      */
     public function __construct(
         public string $blockId,
@@ -51,6 +52,7 @@ final readonly class BlockEvaluation
         public ?Layout $layout = null,
         public ?Kit $kit = null,
         public array $round = [],
+        public array $owed = [],
     ) {
     }
 
@@ -96,6 +98,7 @@ final readonly class BlockEvaluation
             layout: $this->layout,
             kit: $this->kit,
             round: $this->round,
+            owed: $this->owed,
         );
     }
 

@@ -38,14 +38,25 @@ final class RunSheet
                 rightTouches: $right,
                 item: $spell->item !== null && $dose instanceof CircuitDose ? $dose->items[$spell->item]->name : null,
                 seats: $spell->seats,
-                owed: array_map(static fn (int $player): Owed => new Owed(
-                    $player,
-                    $blockId,
-                    SideNames::sideOf($dose instanceof CircuitDose ? 'both' : $spell->side ?? 'both', $players[$player]->strongFoot)->value,
-                ), $spell->owed),
+                owed: self::owed($blockId, $spell, $dose, $players),
             );
         }
 
         return $segments;
+    }
+
+    /**
+     * The numbers written after a spell.
+     *
+     * @param  array<int, PlanPlayer>  $players  by id
+     * @return list<Owed>
+     */
+    public static function owed(string $blockId, Spell $spell, Dose $dose, array $players): array
+    {
+        return array_map(static fn (int $player): Owed => new Owed(
+            $player,
+            $blockId,
+            SideNames::sideOf($dose instanceof CircuitDose ? 'both' : $spell->side ?? 'both', $players[$player]->strongFoot)->value,
+        ), $spell->owed);
     }
 }

@@ -6,11 +6,12 @@ import type { PlanTools } from './usePlan';
 interface CutsProps {
   tools: PlanTools;
   cuts: Evaluation['cuts'];
+  stillOverSeconds: number;
   onCut: (spoken: string) => void;
 }
 
 /** What could go from a session that is over its slot: one press each, with what is won and what is lost. */
-export function Cuts({ tools, cuts, onCut }: CutsProps) {
+export function Cuts({ tools, cuts, stillOverSeconds, onCut }: CutsProps) {
   if (cuts.length === 0) return null;
   return (
     <section className="side tight" aria-label="What could go">
@@ -36,6 +37,11 @@ export function Cuts({ tools, cuts, onCut }: CutsProps) {
           </li>
         ))}
       </ul>
+      {stillOverSeconds > 0 && (
+        <p className="warn">
+          With all of these it is still {clock(stillOverSeconds)} too long eight times in ten: take a longer slot, or plan another session of it.
+        </p>
+      )}
       <p className="quiet">Rests first, then sets, then blocks. The warm-up and water stay.</p>
     </section>
   );

@@ -88,7 +88,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect, kept }: Runn
           );
         })}
       </ol>
-      {evaluation && <Cuts tools={tools} cuts={evaluation.cuts} onCut={setSpoken} />}
+      {evaluation && <Cuts tools={tools} cuts={evaluation.cuts} stillOverSeconds={evaluation.stillOverSeconds} onCut={setSpoken} />}
       <div className="side">
         <AddBlock
           drills={drills}

@@ -1441,6 +1441,7 @@ export interface components {
             touches: components["schemas"]["Touches"];
             blocks: components["schemas"]["BlockEvaluation"][];
             cuts: components["schemas"]["Cut"][];
+            stillOverSeconds: number;
             warnings: components["schemas"]["Warning"][];
             kit: components["schemas"]["KitList"];
             players: components["schemas"]["PlayerShare"][];

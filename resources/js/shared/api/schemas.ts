@@ -272,6 +272,8 @@ export const evaluation = z.object({
       dose: dose.nullable(),
     }),
   ),
+  /** By which it is still too long when all of them are taken. */
+  stillOverSeconds: z.number(),
   warnings: z.array(warning),
   kit: z.object({ markers: z.record(z.string(), z.number()), equipment: z.record(z.string(), z.number()), bibs: z.number() }),
   players: z.array(playerShare),

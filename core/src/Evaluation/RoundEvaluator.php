@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Evaluation;
+
+use FleetSparrow\Core\Clock\LaidOut;
+use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+
+/** Works out blocks that begin together: one by itself, or stations at the same time. */
+final class RoundEvaluator
+{
+    private readonly BlockEvaluator $blocks;
+
+    private readonly RoundOfStations $stations;
+
+    /** @param  bool  $isBrief  times and touches only, for trying many variants */
+    public function __construct(PlanContext $context, GroupDraw $draw, LaidOut $laid, bool $isBrief = false)
+    {
+        $this->blocks = new BlockEvaluator($context, $draw, $isBrief, $laid);
+        $this->stations = new RoundOfStations($context, $draw, $this->blocks);
+    }
+
+    /**
+     * Blocks in a row that run at the same time are one round.
+     *
+     * @param  list<Block>  $blocks
+     * @return list<non-empty-list<Block>>
+     */
+    public static function rounds(array $blocks): array
+    {
+        $rounds = [];
+        $before = null;
+        foreach ($blocks as $block) {
+            if ($block->together !== null && $block->together === $before) {
+                $rounds[count($rounds) - 1][] = $block;
+            } else {
+                $rounds[] = [$block];
+            }
+            $before = $block->together;
+        }
+
+        return $rounds;
+    }
+
+    /**
+     * @param  non-empty-list<Block>  $round
+     * @return list<BlockEvaluation>
+     */
+    public function evaluate(array $round, Standing $ground): array
+    {
+        return count($round) === 1
+            ? [$this->blocks->evaluate($round[0], $ground->layout, $ground->stations)]
+            : $this->stations->evaluate($round, $ground->layout, $ground->stations);
+    }
+
+    /**
+     * What stands once a round is over: water and talk leave the markers where they are, a game takes the ground.
+     *
+     * @param  list<Block>  $round
+     * @param  list<BlockEvaluation>  $evaluations
+     */
+    public static function after(array $round, array $evaluations, Standing $ground): Standing
+    {
+        foreach ($round as $i => $block) {
+            $ground = match (true) {
+                $block->drill !== null => new Standing($block->drill->layout, $evaluations[$i]->stations),
+                $block->kind === BlockKind::Game => new Standing,
+                default => $ground,
+            };
+        }
+
+        return $ground;
+    }
+}
