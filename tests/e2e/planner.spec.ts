@@ -153,3 +153,48 @@ test('on a phone the plan still moves by press', async ({ page }) => {
   await settled(page);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(phone.width);
 });
+
+test('a moment of a block is read out: who works, who rests, who waits; by keys and by pointing', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Who does what');
+  await addDrill(page, 'Drag back and away');
+  await settled(page);
+  await page.getByText('Who does what, minute by minute').click();
+  const chart = page.getByRole('img', { name: /Who does what in Drag back and away/ });
+  await expect(chart).toBeVisible();
+  const slider = page.getByRole('slider', { name: 'Moment' });
+  // The first go of every pair: one works, the other waits for theirs.
+  await expect(slider).toHaveAttribute('aria-valuetext', / work; .* wait\.$/);
+  await slider.focus();
+  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowRight');
+  await expect(slider).toHaveAttribute('aria-valuetext', / rest; .* work\.$|change over/);
+  await slider.fill('0');
+  await expect(slider).toHaveAttribute('aria-valuetext', /Everybody waits for the layout\.$/);
+  const box = await chart.boundingBox();
+  if (!box) throw new Error('The chart has no place.');
+  await page.mouse.click(box.x + box.width - 10, box.y + 60);
+  await expect(slider).not.toHaveValue('0');
+  await expect(page.getByText('ball 3:00, waits').first()).toBeVisible();
+  await expectAccessible(page);
+  await page.setViewportSize(phone);
+  const narrow = await chart.boundingBox();
+  expect(narrow?.width).toBeLessThanOrEqual(phone.width);
+  await expectAccessible(page);
+});
+
+test('stations at the same time have a map: who starts where and who goes where next', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Two corners');
+  for (const drill of ['Figure of eight', 'Sole taps']) await addDrill(page, drill);
+  await page.locator('.order .slip', { hasText: 'Sole taps' }).click();
+  await page.getByLabel(/At the same time as/).check();
+  await settled(page);
+  const map = page.getByRole('region', { name: /Who is where/ });
+  await expect(map.getByRole('row')).toHaveCount(3);
+  const first = map.getByRole('row').nth(1);
+  await expect(first.getByRole('cell').first()).toHaveText('Figure of eight');
+  await expect(first.getByRole('cell').nth(1)).toHaveText('Sole taps');
+  await keepChanges(page);
+  await page.goto(`${page.url()}/sheet`);
+  await expect(page.getByRole('region', { name: /Who is where/ })).toHaveCount(1);
+});

@@ -1,3 +1,4 @@
+import Button from '@mui/material/Button';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { DrillParts } from '../../shared/ui/DrillParts';
 import { DoseFields } from '../../shared/ui/DoseFields';
@@ -68,6 +69,13 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
           </>
         )}
       </div>
+      {drill?.composition === 'build-up' && (
+        <LinkPresses
+          links={block.links ?? drill.parts.length}
+          of={drill.parts.length}
+          onLinks={(links) => tools.press({ blocks: changed(tools.plan.blocks, block.id, { links }) })}
+        />
+      )}
       {block.kind === 'drill' && tools.plan.blocks[index - 1]?.kind === 'drill' && (
         <label className="tick">
           <input
@@ -89,6 +97,23 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
           </figcaption>
         </figure>
       )}
+    </div>
+  );
+}
+
+/** One link more or fewer is one press. */
+function LinkPresses({ links, of, onLinks }: { links: number; of: number; onLinks: (links: number) => void }) {
+  return (
+    <div className="acts-line">
+      <Button disabled={links <= 1} onClick={() => onLinks(links - 1)}>
+        One link fewer
+      </Button>
+      <Button disabled={links >= of} onClick={() => onLinks(links + 1)}>
+        One link more
+      </Button>
+      <span className="quiet">
+        {links} of {of} today
+      </span>
     </div>
   );
 }

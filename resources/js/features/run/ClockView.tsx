@@ -8,7 +8,7 @@ import { Questions } from '../../shared/ui/RecapFields';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { Over } from './Over';
-import { entryKey, rollCallFor } from './rollCalls';
+import { beginsAt, entryKey, rollCallFor } from './rollCalls';
 import { readySound } from './signals';
 import { lengthWords, segmentWords, type RunSegment } from './words';
 
@@ -136,11 +136,11 @@ function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: Thu
       {rollAt !== undefined && (
         <Button
           style={{ gridColumn: '1 / -1' }}
-          disabled={rollAt > reading.index}
+          disabled={beginsAt(pack, rollAt) > reading.index}
           onClick={() => onRollCall(rollAt)}
           variant={segment.kind === 'write' && owed > 0 ? 'contained' : 'outlined'}
         >
-          {rollAt > reading.index ? 'Numbers: after the first set' : owed > 0 ? `Numbers: ${owed} still owed` : 'Numbers: all written'}
+          {beginsAt(pack, rollAt) > reading.index ? 'Numbers: after the first set' : owed > 0 ? `Numbers: ${owed} still owed` : 'Numbers: all written'}
         </Button>
       )}
       {isReady ? (

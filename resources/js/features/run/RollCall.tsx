@@ -8,7 +8,7 @@ import type { Entry } from '../../shared/lib/outbox';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { Keypad } from './Keypad';
 import { RollRow } from './RollRow';
-import { askingSegments, entryKey, tryNumber } from './rollCalls';
+import { beginsAt, askingSegments, entryKey, tryNumber } from './rollCalls';
 import { segmentWords } from './words';
 
 interface RollCallProps {
@@ -85,7 +85,8 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         </span>
       </div>
       <p>
-        {segment && segmentWords(segment, wording)}, set {segment?.set}. {block?.drill?.scoring?.countsOnlyIf}
+        {segment && segmentWords(segment, wording)}, {beginsAt(pack, at) < at ? 'the best of the sets' : `set ${segment?.set}`}.{' '}
+        {block?.drill?.scoring?.countsOnlyIf}
       </p>
       <p className="roll-head quiet" aria-hidden>
         <span>name</span>

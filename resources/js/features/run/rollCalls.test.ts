@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { RunPack } from '../../shared/api/schemas';
-import { askingSegments, entryKey, rollCallFor, tryNumber } from './rollCalls';
+import { askingSegments, beginsAt, entryKey, rollCallFor, tryNumber } from './rollCalls';
 
 /** Set-up, two sets with the right foot, one with the left, a talk. */
 const segment = (id: string, lineKey?: string): RunPack['segments'][number] => ({
@@ -9,7 +9,7 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   kind: lineKey ? 'work' : 'talk',
   seconds: 30,
   endsByClock: Boolean(lineKey),
-  side: null,
+  side: lineKey ?? null,
   item: null,
   set: null,
   turn: null,
@@ -30,6 +30,16 @@ test('numbers are asked for in the sets that count', () => {
   expect(askingSegments(pack)).toEqual([1, 2, 3]);
   expect([0, 1, 2, 3, 4].map((index) => rollCallFor(pack, index))).toEqual([1, 1, 2, 3, 3]);
   expect(rollCallFor({ ...pack, segments: [segment('s0')] }, 0)).toBeUndefined();
+});
+
+test('the best of the sets may be written from the first of them on', () => {
+  const sets = { ...pack, segments: [segment('s0'), { ...segment('s1', 'right'), asks: [] }, segment('s2', 'right'), segment('s3', 'left')] };
+  expect(beginsAt(sets, 2)).toBe(1);
+  expect([0, 1, 2, 3].map((index) => rollCallFor(sets, index))).toEqual([2, 2, 2, 3]);
+  // A set of its own that asked begins by itself, and so does one that somebody else worked.
+  expect([1, 2].map((at) => beginsAt(pack, at))).toEqual([1, 2]);
+  const other = { ...sets, segments: sets.segments.map((one, i) => (i === 1 ? { ...one, working: [2] } : one)) };
+  expect(beginsAt(other, 2)).toBe(2);
 });
 
 test('tries are counted on their own line', () => {
