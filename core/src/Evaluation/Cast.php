@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Evaluation;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\SeatedCrew;
+use FleetSparrow\Core\Organisation\Stationing;
+use FleetSparrow\Core\Organisation\WorkingWay;
+use FleetSparrow\Core\Plan\OwnPaces;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Statistics\Quantiles;
+use FleetSparrow\Core\Timeline\Spell;
+
+/** Who does what in the work of a block, and how long that takes: all that is shown of the block is read off this. */
+final readonly class Cast
+{
+    /**
+     * @param  array<int, PlanPlayer>  $players  by id
+     * @param  list<Duty>  $duties
+     * @param  list<SeatedCrew>  $places
+     * @param  Pace  $pace  the drill's own at the tempo of the block
+     * @param  array<int, Pace>  $paces  player → pace while working
+     * @param  float|null  $limitSeconds  when a go is stopped
+     * @param  list<Spell>  $spells
+     * @param  Quantiles  $work  seconds of all spells
+     */
+    public function __construct(
+        public Drill $drill,
+        public Dose $dose,
+        public array $players,
+        public Stationing $stationing,
+        public array $duties,
+        public WorkingWay $way,
+        public array $places,
+        public Pace $pace,
+        public OwnPaces $own,
+        public array $paces,
+        public ?float $limitSeconds,
+        public array $spells,
+        public Quantiles $work,
+    ) {
+    }
+
+    /** Turns at the place that has most. */
+    public function turns(): int
+    {
+        return max([1, ...array_map(fn (SeatedCrew $at): int => $this->way->shifts($at->crew), $this->places)]);
+    }
+
+    public function balls(): int
+    {
+        return array_sum(array_map(fn (SeatedCrew $at): int => $this->way->balls($at->crew), $this->places));
+    }
+}
