@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Plan;
 
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
@@ -80,25 +79,53 @@ final class SimulationTest extends TestCase
                 'id' => "b{$i}",
             ];
         }
+        if (mt_rand(0, 1) === 1) {
+            $blocks[] = self::circuit($players);
+        }
 
         return [$blocks, $players];
+    }
+
+    /** @return array<string, mixed> three to five items of good ones, for everybody at once, nobody stopped */
+    private static function circuit(int $players): array
+    {
+        $items = array_map(fn (int $i): array => [
+            'name' => "Item {$i}",
+            'script' => 'a.in b.in',
+            'secondsPerRep' => mt_rand(8, 40) / 10,
+            'goodChance' => mt_rand(3, 8) / 10,
+            'fetchSeconds' => mt_rand(3, 9),
+            'dose' => ['kind' => 'quota', 'good' => mt_rand(4, 12), 'sides' => 'right', 'limitSeconds' => 0],
+            'restSeconds' => 10,
+        ], range(1, mt_rand(3, 5)));
+
+        return [
+            'id' => 'c',
+            'stations' => $players,
+            'items' => $items,
+            'dose' => ['kind' => 'circuit', 'rounds' => 1, 'restSeconds' => 0, 'goesBy' => ['last', 'own'][mt_rand(0, 1)]],
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $blocks */
     private static function evaluate(array $blocks, int $players): PlanEvaluation
     {
-        $planned = array_map(fn (array $one): Block => Block::ofDrill(
-            $one['id'],
-            DrillFactory::fromFields([
+        $planned = array_map(function (array $one): Block {
+            $drill = DrillFactory::fromFields((isset($one['items']) ? [
+                'slug' => 'circuit',
+                'script' => null,
+                'secondsPerRep' => null,
+                'circuit' => $one['items'],
+                'dose' => $one['dose'],
+            ] : [
                 'slug' => "drill-{$one['id']}",
                 'secondsPerRep' => $one['rep'],
                 'goodChance' => $one['chance'],
                 'fetchSeconds' => $one['fetch'],
-            ] + Drills::fields()),
-            DoseKinds::standard()->read($one['dose']),
-            Tempo::Steady,
-            $one['stations'],
-        ), $blocks);
+            ]) + Drills::fields());
+
+            return Block::ofDrill($one['id'], $drill, $drill->doseFrom($one['dose']), Tempo::Steady, $one['stations']);
+        }, $blocks);
         $people = array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, $players));
 
         return PlanEvaluator::evaluate(
@@ -115,7 +142,9 @@ final class SimulationTest extends TestCase
             foreach (['setUp', 'explain', 'write'] as $part) {
                 $open += self::logNormal($evaluation->blocks[$i]->partSeconds[$part], 0.25);
             }
-            $work = self::work($block, $players, $evaluation->blocks[$i]->how);
+            $work = isset($block['items'])
+                ? self::round($block, $players)
+                : self::work($block, $players, $evaluation->blocks[$i]->how);
             $open += $block['dose']['kind'] === 'timed' ? 0.0 : $work;
             $clocked += $block['dose']['kind'] === 'timed' ? $work : 0.0;
         }
@@ -149,6 +178,28 @@ final class SimulationTest extends TestCase
         }
 
         return $slowest;
+    }
+
+    /**
+     * A circuit of everybody: each item waits for its last, or each goes through alone and the whole waits once. A chance and a pace
+     * anew for each item.
+     *
+     * @param  array<string, mixed>  $block
+     */
+    private static function round(array $block, int $players): float
+    {
+        $own = [];
+        foreach ($block['items'] as $item) {
+            for ($player = 0; $player < $players; $player++) {
+                $rep = self::logNormal(1.0, 0.25) * $item['secondsPerRep'];
+                $own[$player][] = self::go($item['dose'], self::chance($item['goodChance']), $rep, $item['fetchSeconds']);
+            }
+        }
+        $rests = 10.0 * (count($block['items']) - 1);
+
+        return $rests + ($block['dose']['goesBy'] === 'own'
+            ? max(array_map(array_sum(...), $own))
+            : array_sum(array_map(fn (int $i): float => max(array_column($own, $i)), array_keys($block['items']))));
     }
 
     /**
