@@ -103,7 +103,7 @@ final class OptionMaker
             stations: $stations,
             limitedTo: $limitedTo,
             judged: $judged,
-            work: DurationEstimate::ofMoments($worked->work->mean(), $worked->work->variance(), $worked->work->third()),
+            work: DurationEstimate::ofMoments($worked->work->mean(), $worked->work->variance()),
             ballSeconds: $ball,
             waitingSeconds: $waiting,
             terms: $terms,

@@ -123,14 +123,6 @@ final readonly class Quantiles
         return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 2, $this->values)) / count($this->values);
     }
 
-    /** Third central moment. */
-    public function third(): float
-    {
-        $mean = $this->mean();
-
-        return array_sum(array_map(static fn (float $value): float => ($value - $mean) ** 3, $this->values)) / count($this->values);
-    }
-
     /** The least value at or under which this share lies. */
     public function at(float $share): float
     {

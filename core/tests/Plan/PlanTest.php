@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Tests\Plan;
 use Eris\Generators;
 use Eris\TestTrait;
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Clock\FinishTime;
 use FleetSparrow\Core\Clock\SetUp;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\QuotaDose;
@@ -27,7 +26,6 @@ use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -317,27 +315,6 @@ final class PlanTest extends TestCase
 
         self::assertSame(0.0, $evaluation->finish->at(0.8));
         self::assertSame(1.0, $evaluation->finish->shareWithin(0.0));
-    }
-
-    public function test_without_skewness_the_finish_is_the_normal_one(): void
-    {
-        $finish = FinishTime::of(DurationEstimate::ofMoments(3600.0, 90_000.0, 0.0));
-
-        // R: qnorm(.8, 3600, 300) is 3852.486; pnorm(3900, 3600, 300) is 0.8413447
-        self::assertEqualsWithDelta(3852.486, $finish->secondsReachedBy(0.8), 1e-3);
-        self::assertEqualsWithDelta(0.8413447, $finish->chanceWithin(3900.0), 1e-7);
-    }
-
-    public function test_the_chance_undoes_the_quantile(): void
-    {
-        $this->forAll(
-            Generators::choose(5, 95),
-            Generators::choose(1, 60),
-            Generators::choose(0, 12),
-        )->then(function (int $percent, int $deviation, int $skewTenths): void {
-            $finish = FinishTime::of(DurationEstimate::ofMoments(1000.0, $deviation ** 2, $skewTenths / 10 * $deviation ** 3));
-            self::assertEqualsWithDelta($percent / 100, $finish->chanceWithin($finish->secondsReachedBy($percent / 100)), 1e-6);
-        });
     }
 
     /** @param  list<Block>  $blocks */

@@ -85,7 +85,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         </span>
       </div>
       <p>
-        {segment && segmentWords(segment, wording)}, {beginsAt(pack, at) < at ? 'the best of the sets' : `set ${segment?.set}`}.{' '}
+        {segment && segmentWords(segment, wording)}, {beginsAt(pack, at) < at ? 'best of the sets' : `set ${segment?.set}`}.{' '}
         {block?.drill?.scoring?.countsOnlyIf}
       </p>
       <p className="roll-head quiet" aria-hidden>
