@@ -79,7 +79,7 @@ final class WorkSpells
                     ! $isExtra => $seat->forShare($share),
                     $isClocked && $crew->crew->people() > 1 => $seat->again(),
                     $isClocked => new Seat(Role::Rests, $slot),
-                    default => new Seat(Role::Waits, $slot, wait: 1.0),
+                    default => new Seat(Role::Waits, $slot),
                 };
             }
             foreach ($isExtra || ! $tables->pattern->isOwed($go->set) ? [] : $own->owed as $slot) {

@@ -175,6 +175,26 @@ final class WaysTest extends TestCase
         self::assertEqualsWithDelta([45.0, 0.0, 15.0], self::figures(Roster::of($spells, [1, 2])[2]), 1e-9);
     }
 
+    public function test_who_serves_serves_for_as_long_as_the_slowest_works(): void
+    {
+        // The go of each pair lasts 60 s, as the slowest needs; 2 works for half of theirs and waits for the rest of it.
+        $spells = WorkSpells::of(
+            new GoTables(InTurns::served(1, 1), new GoPattern(['both'], 1, 0.0, 45.0)),
+            [self::seated(2, 1)],
+            [],
+            60.0,
+            [1 => 60.0, 2 => 30.0],
+        );
+        $times = Roster::of($spells, [1, 2]);
+        self::assertEqualsWithDelta([[60.0, 60.0, 3.0], [30.0, 60.0, 33.0]], [self::figures($times[1]), self::figures($times[2])], 1e-9);
+    }
+
+    public function test_a_set_too_short_for_an_attack_still_has_one(): void
+    {
+        self::assertSame(55.0, (new QueueToFinish(1, 12.0, 3.0))->secondsPerRep(new Crew(11), 12.0, 5.0));
+        self::assertSame(165.0, (new QueueToFinish(1, 12.0, 3.0))->secondsPerRep(new Crew(11), 12.0, 15.0));
+    }
+
     /** @return iterable<string, array{WorkingWay}> */
     public static function ways(): iterable
     {
@@ -206,8 +226,8 @@ final class WaysTest extends TestCase
                     self::assertCount($people, $spell->seats);
                     self::assertLessThanOrEqual($way->balls($crew) + 1e-9, self::ballShares($spell));
                     foreach ($spell->seats as $seat) {
-                        self::assertGreaterThanOrEqual(0.0, $seat->ball);
-                        self::assertLessThanOrEqual(1.0 + 1e-9, $seat->ball + ($seat->role->isIdle() ? 1.0 : $seat->wait));
+                        self::assertGreaterThanOrEqual(0.0, min($seat->ball, $seat->wait, $seat->waiting, $seat->serving));
+                        self::assertLessThanOrEqual(1.0 + 1e-9, $seat->ball + $seat->waiting + $seat->serving);
                     }
                 }
                 // Each owes a number for each set on each side, once.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Plan;
 
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Tests\Drills;
@@ -25,6 +26,17 @@ final class KitOwnedTest extends TestCase
                 self::assertNotSame([], $owned->shortages(Kit::of($layout, $enough + 1)));
             }
         }
+    }
+
+    public function test_one_is_one_and_more_are_many(): void
+    {
+        $layout = DrillFactory::fromFields(
+            ['layout' => ['kind' => 'line', 'markers' => 2, 'spacing' => ['value' => 1, 'unit' => 'yd']]] + Drills::fields(),
+        )->layout;
+        $said = fn (int $balls, int $owned): string => implode(' ', (new KitOwned(balls: $owned))->shortages(Kit::of($layout, 1, $balls)));
+        self::assertSame('This needs 1 ball and the squad has 0. Use fewer stations, or take turns with one.', $said(1, 0));
+        self::assertSame('This needs 2 balls and the squad has 1. Use fewer stations, or take turns with one.', $said(2, 1));
+        self::assertSame('', $said(2, 2));
     }
 
     public function test_what_is_not_said_is_never_short(): void

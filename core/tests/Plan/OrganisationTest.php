@@ -259,6 +259,8 @@ final class OrganisationTest extends TestCase
             '5 players for 4 positions and 2 balls: a ball finds nobody, or a player meets their own pass. It needs 6.',
             $block(5, 2)->warnings[0]->sentence,
         );
+        // With one station there is none to give up.
+        self::assertNull($block(5, 2)->warnings[0]->cure);
     }
 
     public function test_in_a_hunt_those_beyond_the_servers_wait(): void

@@ -56,6 +56,14 @@ final class OwnPacesTest extends TestCase
         );
     }
 
+    public function test_a_slow_drill_pulls_to_its_own_seconds(): void
+    {
+        $drill = DrillFactory::fromFields(['secondsPerRep' => 2.0] + Drills::fields());
+        $own = OwnPaces::of($drill, $drill->pace(Tempo::Steady), [self::player(1, seconds: 3.0, days: 3), self::player(2)]);
+        // 1 alone is pulled to the drill: (3 · 3 + 3 · 2) ÷ 6 = 2.5. 2 has only what 1 and the drill say: (3 · 3 + 3 · 2) ÷ 6 = 2.5.
+        self::assertEqualsWithDelta([1 => 2.5, 2 => 2.5], array_map(fn (Pace $pace): float => $pace->secondsPerRep, $own->byPlayer), 1e-9);
+    }
+
     public function test_chances_too(): void
     {
         $drill = self::drill();

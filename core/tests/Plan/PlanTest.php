@@ -168,6 +168,20 @@ final class PlanTest extends TestCase
         self::assertSame(20.0, $known->blocks[0]->partSeconds['explain']);
     }
 
+    public function test_thirty_stations_can_be_planned_and_one_more_cannot(): void
+    {
+        $of = fn (int $stations): Block => Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, $stations);
+        self::assertSame([1, 30], [$of(1)->stations, $of(30)->stations]);
+        foreach ([0, 31] as $stations) {
+            try {
+                $of($stations);
+                self::fail("{$stations} stations were taken.");
+            } catch (InvalidPlan $refusal) {
+                self::assertSame('stations', $refusal->path());
+            }
+        }
+    }
+
     public function test_too_few_stations_make_turns_waiting_and_a_warning(): void
     {
         $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, 3);

@@ -96,6 +96,20 @@ final class CircuitTimesTest extends TestCase
         self::assertGreaterThan($own->touches[1]->contacts(), $clock->touches[1]->contacts());
     }
 
+    public function test_with_fewer_places_than_people_the_next_shift_goes_through_after_a_change(): void
+    {
+        $one = self::plan('wall-seven-good', ['rounds' => 1, 'restSeconds' => 0, 'goesBy' => 'clock']);
+        $two = self::plan('wall-seven-good', ['rounds' => 1, 'restSeconds' => 0, 'goesBy' => 'clock'], stations: 4);
+        $changes = fn (BlockEvaluation $block): array => array_values(array_map(
+            fn (Segment $one): float => $one->seconds,
+            array_filter($block->segments, fn (Segment $one): bool => $one->kind === SegmentKind::Change),
+        ));
+        self::assertSame([[], [3.0]], [$changes($one), $changes($two)]);
+        // Seven in two shifts of four and three; whoever has no place waits for it.
+        self::assertGreaterThan(1.6 * $one->work->mean(), $two->work->mean());
+        self::assertGreaterThan(0.4 * $two->work->mean(), $two->times[1]->waitingSeconds);
+    }
+
     public function test_the_way_through_a_circuit_is_read_and_written(): void
     {
         $items = [self::item(TimedDose::of(40.0, 1, 0.0, DoseSides::Right))];
@@ -119,11 +133,11 @@ final class CircuitTimesTest extends TestCase
     }
 
     /** @param  array<string, mixed>  $dose */
-    private static function plan(string $slug, array $dose): BlockEvaluation
+    private static function plan(string $slug, array $dose, ?int $stations = null): BlockEvaluation
     {
         $fields = array_values(array_filter(BookTest::fields(), fn (array $one): bool => $one['slug'] === $slug));
         $drill = DrillFactory::fromFields($fields[0]);
-        $block = Block::ofDrill('a', $drill, $drill->doseFrom(['kind' => 'circuit'] + $dose), Tempo::Steady, null);
+        $block = Block::ofDrill('a', $drill, $drill->doseFrom(['kind' => 'circuit'] + $dose), Tempo::Steady, $stations);
         $players = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, 7));
 
         return PlanEvaluator::evaluate([$block], PlanContext::of($players, [], new ClockRules))->blocks[0];

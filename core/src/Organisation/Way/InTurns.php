@@ -135,7 +135,7 @@ final readonly class InTurns implements WorkingWay
                 $seats[$slot] = match (true) {
                     $shift === $working => new Seat(Role::Works, slot: $slot, ball: 1.0),
                     $rested[$shift] > 0.0 => new Seat(Role::Rests, slot: $slot, wait: 1.0 - $rested[$shift]),
-                    default => new Seat(Role::Waits, slot: $slot, wait: 1.0),
+                    default => new Seat(Role::Waits, slot: $slot),
                 };
             }
         }
@@ -143,7 +143,7 @@ final readonly class InTurns implements WorkingWay
         for ($slot = $crew->workers; $slot < $crew->people(); $slot++) {
             $seats[$slot] = $needed > 0
                 ? new Seat(Role::Serves, slot: $slot)
-                : new Seat($this->servers === 0 ? Role::Counts : Role::Waits, slot: $slot, wait: $this->servers === 0 ? 0.0 : 1.0);
+                : new Seat($this->servers === 0 ? Role::Counts : Role::Waits, slot: $slot);
             $needed--;
         }
 
