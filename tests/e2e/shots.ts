@@ -11,6 +11,10 @@ test('desk', async ({ page }) => {
   await page.locator('.order .slip', { hasText: 'Zigzag' }).click();
   await page.evaluate(() => scrollTo(0, 0));
   await page.screenshot(shot('plan'));
+  await page.getByText('Who does what, minute by minute').click();
+  await expect(page.getByRole('slider', { name: 'Moment' })).toBeVisible();
+  await page.evaluate(() => scrollTo(0, 120));
+  await page.screenshot(shot('seats'));
   await page.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByText(/^To beat/).first()).toBeVisible();
   await page.screenshot(shot('sheet'));
@@ -37,9 +41,6 @@ test('records and people', async ({ page }) => {
   await page.goto('/settings');
   await expect(page.getByRole('heading', { name: 'Invite somebody' })).toBeVisible();
   await page.screenshot(shot('settings'));
-  await page.locator('#people').scrollIntoViewIfNeeded();
-  await page.getByRole('link', { name: 'People' }).click();
-  await page.screenshot(shot('people'));
 });
 
 test('book', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { bookQueries } from '../../shared/api/bookQueries';
 import type { Player } from '../../shared/api/schemas';
-import { day, mark, sideWords } from '../../shared/lib/format';
+import { day, mark, sideWords, many } from '../../shared/lib/format';
 import { doseWords } from '../../shared/lib/doseWords';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 
@@ -27,11 +27,12 @@ export function LastTime({ squadId, slug, before, players }: LastTimeProps) {
       {last && (
         <>
           <p>
-            {day(`${last.on}T00:00`)}, {last.players} players{last.dose && `: ${doseWords(last.dose, wording)}`}.
+            {day(`${last.on}T00:00`)}, {many(last.players, 'player')}
+            {last.dose && `: ${doseWords(last.dose, wording)}`}.
           </p>
           {last.numbers.length > 0 && (
             <details>
-              <summary>{last.numbers.length} numbers</summary>
+              <summary>{many(last.numbers.length, 'number')}</summary>
               <ul className="rows">
                 {players.flatMap((player) => {
                   const own = last.numbers.filter((one) => one.playerId === player.id);
