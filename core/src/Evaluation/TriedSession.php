@@ -6,13 +6,9 @@ namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Advice\CutKind;
-use FleetSparrow\Core\Dose\Dose;
-use FleetSparrow\Core\Dose\DoseSides;
-use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Touch\FootBalance;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 use FleetSparrow\Core\Touch\TallyReader;
@@ -70,7 +66,7 @@ final readonly class TriedSession
             return $this->with($at, array_values(array_filter($this->rounds[$at], static fn (Block $one): bool => $one !== $block)));
         }
         // After another cut of the same block the next one starts from what is left of it.
-        $dose = self::shorter($block, $cut->kind);
+        $dose = Shorter::dose($block, $cut->kind);
 
         return $dose === null ? $this : $this->with($at, self::replaced($this->rounds[$at], $i, $block->withDose($dose)));
     }
@@ -80,7 +76,7 @@ final readonly class TriedSession
     {
         [$at, $i] = $this->find($blockId) ?? [0, 0];
         $block = $this->rounds[$at][$i];
-        $dose = $kind === CutKind::Block ? null : self::shorter($block, $kind);
+        $dose = $kind === CutKind::Block ? null : Shorter::dose($block, $kind);
         if ($kind === CutKind::Block ? ! $this->mayGo($at, $block) : $dose === null) {
             return null;
         }
@@ -90,20 +86,7 @@ final readonly class TriedSession
         return new Cut(
             $blockId,
             $kind,
-            match ($kind) {
-                CutKind::Rest => sprintf(
-                    'Rest %g s in place of %g in %s',
-                    $dose->restSeconds(),
-                    $block->dose?->restSeconds() ?? 0.0,
-                    $block->drill->name ?? '',
-                ),
-                CutKind::Set => sprintf(
-                    'One set fewer%s of %s',
-                    $dose->sides() === DoseSides::Each ? ' on each foot' : '',
-                    $block->drill->name ?? '',
-                ),
-                CutKind::Block => 'Leave out '.self::name($block).self::tips($now, $after),
-            },
+            CutWords::of($kind, $block, $dose, [$now[0], $now[1]], [$after[0], $after[1]]),
             $this->meanSeconds() - $then->meanSeconds(),
             $now[2] - $after[2],
             $dose,
@@ -165,25 +148,6 @@ final readonly class TriedSession
         return $isWarmedUp && $block->kind !== BlockKind::Water;
     }
 
-    private static function shorter(Block $block, CutKind $kind): ?Dose
-    {
-        if ($block->drill === null || $block->dose === null) {
-            return null;
-        }
-        $fields = $block->dose->fields();
-        $rest = 5.0 * floor($block->dose->restSeconds() * 2 / 3 / 5);
-        $shorter = match (true) {
-            $kind === CutKind::Rest => $block->dose->restSeconds() >= 15.0 && $rest >= 5.0 ? ['restSeconds' => $rest] + $fields : null,
-            is_int($fields['sets'] ?? null) && $fields['sets'] > 1 => ['sets' => $fields['sets'] - 1] + $fields,
-            default => null,
-        };
-        try {
-            return $shorter === null ? null : $block->drill->doseFrom($shorter);
-        } catch (InvalidDose) {
-            return null;
-        }
-    }
-
     /**
      * @param  non-empty-list<Block>  $round
      * @return non-empty-list<Block>
@@ -193,24 +157,6 @@ final readonly class TriedSession
         $round[$i] = $block;
 
         return array_values($round);
-    }
-
-    private static function name(Block $block): string
-    {
-        return $block->drill->name ?? ($block->kind === BlockKind::Game ? 'the game' : 'the talk');
-    }
-
-    /**
-     * @param  array{float, float, float}  $now
-     * @param  array{float, float, float}  $then
-     */
-    private static function tips(array $now, array $then): string
-    {
-        $share = FootBalance::share($then[0], $then[1]);
-
-        return $share < FootBalance::LEAST_SHARE && FootBalance::share($now[0], $now[1]) >= FootBalance::LEAST_SHARE
-            ? sprintf(', which leaves the lesser foot %d%% of the touches', (int) round(100 * $share))
-            : '';
     }
 
     /** @return array{float, float, float} touches of one player on average: left foot, right foot, all */

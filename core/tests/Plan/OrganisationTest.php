@@ -360,6 +360,17 @@ final class OrganisationTest extends TestCase
         );
         self::assertSame([['a', [1, 4, 7]], ['b', [2, 5, 8]], ['c', [3, 6, 9]]], $where(0));
         self::assertSame([['a', [3, 6, 9]], ['b', [1, 4, 7]], ['c', [2, 5, 8]]], $where(1));
+        // More stations than people: every group is one, and what stands empty is said.
+        $alone = self::evaluate([$at('a', 30, 'corners'), $at('b', 45, 'corners'), $at('c', 30, 'corners')], 1);
+        self::assertSame(
+            '3 stations and 1 player: 2 stand empty in every turn. Take stations out, or run them one after the other.',
+            $alone->blocks[0]->warnings[0]->sentence,
+        );
+        self::assertSame([['a', [1]], ['b', []], ['c', []]], array_map(
+            fn (StationTurn $one): array => [$one->blockId, $one->players],
+            $alone->blocks[0]->round[0],
+        ));
+        self::assertSame(135.0, $alone->times[1]->ballSeconds);
         // Apart, the same blocks take one turn each but are laid out one after the other.
         self::assertSame(12, array_sum(self::evaluate([$at('a', 30, null)], 3)->kit->markersByColour));
         $short = self::evaluateFor([$at('a', 30, 'corners'), $at('b', 45, 'corners')], self::players(4), new KitOwned(markers: 15));
