@@ -156,6 +156,19 @@ final class BlockEvaluator
             ));
     }
 
+    /** The same block laid out from another ground: nothing of its work changes. */
+    public function laidAgain(Block $block, BlockEvaluation $worked, ?Layout $before, int $stationsBefore): BlockEvaluation
+    {
+        if ($block->drill === null) {
+            return $worked;
+        }
+        $rules = $this->context->rules;
+        $laying = $this->laid->of($block->drill->layout, $worked->stations, $before, $stationsBefore);
+        $parts = ['setUp' => $laying->touched() * $rules->markerSeconds * $rules->setUp->factor] + $worked->partSeconds;
+
+        return $worked->with(judged: self::judged($parts, $rules, $this->context->memo), partSeconds: $parts);
+    }
+
     /** @param  array<string, float>  $parts  mean seconds by part */
     private static function judged(array $parts, ClockRules $rules, Memo $memo): Quantiles
     {

@@ -24,6 +24,9 @@ final class Cuts
     /** So many are offered though fewer would do: a coach chooses. */
     private const OFFERED = 5;
 
+    /** Whoever has to leave out more than this plans another session. */
+    private const MOST = 12;
+
     /** Of what is over, freed on average: from there on it may be enough. */
     private const NEARLY = 0.7;
 
@@ -45,8 +48,9 @@ final class Cuts
         [$cuts, $over, $freed] = [[], $overSeconds, 0.0];
         // A kind comes before the next one whatever it frees, so what cannot be shown any more is not worked out.
         foreach (CutKind::cases() as $kind) {
-            foreach (count($cuts) >= self::OFFERED && $over <= 0.0 ? [] : $this->ofKind($kind, $blocks, $session) as $cut) {
-                if (count($cuts) >= self::OFFERED && $over <= 0.0) {
+            $isEnough = count($cuts) >= self::MOST || count($cuts) >= self::OFFERED && $over <= 0.0;
+            foreach ($isEnough ? [] : $this->ofKind($kind, $blocks, $session) as $cut) {
+                if (count($cuts) >= self::MOST || count($cuts) >= self::OFFERED && $over <= 0.0) {
                     break 2;
                 }
                 $cuts[] = $cut;

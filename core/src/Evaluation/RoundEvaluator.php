@@ -59,6 +59,20 @@ final class RoundEvaluator
     }
 
     /**
+     * The same round from another ground.
+     *
+     * @param  non-empty-list<Block>  $round
+     * @param  list<BlockEvaluation>  $worked
+     * @return list<BlockEvaluation>
+     */
+    public function laidAgain(array $round, array $worked, Standing $ground): array
+    {
+        return count($round) === 1 && isset($worked[0])
+            ? [$this->blocks->laidAgain($round[0], $worked[0], $ground->layout, $ground->stations)]
+            : $this->evaluate($round, $ground);
+    }
+
+    /**
      * What stands once a round is over: water and talk leave the markers where they are, a game takes the ground.
      *
      * @param  list<Block>  $round

@@ -115,10 +115,14 @@ final readonly class TriedSession
         $ground = $this->grounds[$at];
         foreach (array_slice($rounds, $at, null, true) as $r => $here) {
             $was = $r + count($this->rounds) - count($rounds);
-            $isKnown = ($r > $at || $round === []) && $ground->isLike($this->grounds[$was]);
+            $isTheSame = $r > $at || $round === [];
             $grounds[$r] = $ground;
-            $worked[$r] = $isKnown ? $this->worked[$was] : $this->evaluator->evaluate($here, $ground);
-            $touches[$r] = $isKnown ? $this->touches[$was] : self::touchesOf($worked[$r]);
+            $worked[$r] = match (true) {
+                ! $isTheSame => $this->evaluator->evaluate($here, $ground),
+                $ground->isLike($this->grounds[$was]) => $this->worked[$was],
+                default => $this->evaluator->laidAgain($here, $this->worked[$was], $ground),
+            };
+            $touches[$r] = $isTheSame ? $this->touches[$was] : self::touchesOf($worked[$r]);
             $ground = RoundEvaluator::after($here, $worked[$r], $ground);
         }
 
