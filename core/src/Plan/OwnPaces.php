@@ -67,19 +67,4 @@ final readonly class OwnPaces
 
         return new self($paces, $withTries, $withSeconds, $days);
     }
-
-    /**
-     * The pace of nobody in particular: as many reps in a time as the players have on average.
-     *
-     * @param  non-empty-array<int, Pace>  $paces
-     */
-    public static function middle(Pace $pace, array $paces): Pace
-    {
-        $perSecond = 0.0;
-        foreach ($paces as $own) {
-            $perSecond += 1.0 / $own->secondsPerRep;
-        }
-
-        return $pace->withSecondsPerRep(count($paces) / $perSecond);
-    }
 }

@@ -63,37 +63,25 @@ final readonly class BlockEvaluation
 
     /**
      * @param  array<string, float>|null  $partSeconds
-     * @param  array<int, PlayerTime>|null  $times
-     * @param  list<Segment>|null  $segments
-     * @param  list<string>|null  $how
      * @param  list<Warning>|null  $warnings
-     * @param  list<Station>|null  $groups
      */
-    public function with(
-        ?Quantiles $judged = null,
-        ?Quantiles $work = null,
-        ?array $partSeconds = null,
-        ?array $times = null,
-        ?array $segments = null,
-        ?array $how = null,
-        ?array $warnings = null,
-        ?array $groups = null,
-    ): self {
+    public function with(?Quantiles $judged = null, ?array $partSeconds = null, ?array $warnings = null): self
+    {
         return new self(
             blockId: $this->blockId,
             judged: $judged ?? $this->judged,
-            work: $work ?? $this->work,
+            work: $this->work,
             partSeconds: $partSeconds ?? $this->partSeconds,
             touches: $this->touches,
-            times: $times ?? $this->times,
+            times: $this->times,
             stations: $this->stations,
             turns: $this->turns,
             markers: $this->markers,
-            segments: $segments ?? $this->segments,
-            how: $how ?? $this->how,
+            segments: $this->segments,
+            how: $this->how,
             warnings: $warnings ?? $this->warnings,
             setUp: $this->setUp,
-            groups: $groups ?? $this->groups,
+            groups: $this->groups,
             duties: $this->duties,
             layout: $this->layout,
             kit: $this->kit,
