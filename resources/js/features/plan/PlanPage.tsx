@@ -92,9 +92,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           <Ribbon evaluation={evaluation} titles={titles} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} selectedId={selected?.id} acts={acts} />
         )}
       </div>
-      {selected && worked && worked.segments.length > 1 && (
-        <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />
-      )}
+      {selected && <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />}
       <div className="plan">
         <section aria-label="Running order">
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
