@@ -120,15 +120,16 @@ final class EvaluationJson
     private static function block(BlockEvaluation $block, float $start, Quantiles $overrun, bool $withPlayers): array
     {
         $footprint = $block->layout?->footprint();
-        $total = $block->total($overrun);
+        // Put together only for a block that is looked at: the session's end says the rest.
+        $total = $withPlayers ? $block->total($overrun) : null;
 
         return [
             'id' => $block->blockId,
             'startSeconds' => round($start),
             'meanSeconds' => round($block->meanSeconds()),
-            'standardDeviationSeconds' => round(sqrt($total->variance()), 1),
-            'fiveInTenSeconds' => round($total->at(0.5)),
-            'eightInTenSeconds' => round($total->at(0.8)),
+            'standardDeviationSeconds' => $total === null ? null : round(sqrt($total->variance()), 1),
+            'fiveInTenSeconds' => $total === null ? null : round($total->at(0.5)),
+            'eightInTenSeconds' => $total === null ? null : round($total->at(0.8)),
             'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
             'stations' => $block->stations,
             'turns' => $block->turns,

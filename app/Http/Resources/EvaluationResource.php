@@ -57,8 +57,8 @@ use FleetSparrow\Core\Timeline\Segment;
     ),
 ]
 #[Shape('BlockEvaluation', [
-    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number',
-    'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
+    'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number?',
+    'fiveInTenSeconds' => 'number?', 'eightInTenSeconds' => 'number?', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
     'markers' => 'int', 'longestWaitSeconds' => 'number',
     'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
     'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'round' => 'StationTurn[][]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',

@@ -1410,9 +1410,9 @@ export interface components {
             id: string;
             startSeconds: number;
             meanSeconds: number;
-            standardDeviationSeconds: number;
-            fiveInTenSeconds: number;
-            eightInTenSeconds: number;
+            standardDeviationSeconds: number | null;
+            fiveInTenSeconds: number | null;
+            eightInTenSeconds: number | null;
             partSeconds: {
                 [key: string]: number;
             };
