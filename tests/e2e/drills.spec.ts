@@ -169,6 +169,13 @@ test('a circuit and a build-up are planned and the circuit is run item by item',
   await page.getByRole('button', { name: 'Start' }).click();
   await runUntil(page, /Twenty sole taps/);
   await runUntil(page, /Free dribbling/);
+  await runUntil(page, /: Chain of soles/);
+  await runUntil(page, /(Right|Feet in turn|Both|Left|Either).*: Chain of soles/);
+  await expect(page.getByText('Links 1 to 3 of 5')).toBeVisible();
+  await page.getByRole('button', { name: 'One link more' }).click();
+  await expect(page.getByText('Links 1 to 4 of 5')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Links 1 to 4 of 5')).toBeVisible();
 });
 
 test('a drill prints on one sheet with its drawing', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signedIn } from './support';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, runUntil, settled, signedIn } from './support';
 
 test('three sessions are proposed, one is taken, and nothing is lost', async ({ page }) => {
   await signedIn(page);
@@ -195,6 +195,11 @@ test('stations at the same time have a map: who starts where and who goes where 
   await expect(first.getByRole('cell').first()).toHaveText('Figure of eight');
   await expect(first.getByRole('cell').nth(1)).toHaveText('Sole taps');
   await keepChanges(page);
-  await page.goto(`${page.url()}/sheet`);
+  const plan = page.url();
+  await page.goto(`${plan}/sheet`);
   await expect(page.getByRole('region', { name: /Who is where/ })).toHaveCount(1);
+  await page.goto(plan.replace('/plan/', '/run/'));
+  await page.getByRole('button', { name: 'Start' }).click();
+  await runUntil(page, /^Turn 1 of 2: all stations/);
+  await expect(page.getByRole('list', { name: 'Who is where' }).getByRole('listitem')).toHaveCount(2);
 });

@@ -15,7 +15,7 @@ use FleetSparrow\Core\Timeline\Segment;
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
 #[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
-#[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'drill' => 'Drill?'])]
+#[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?'])]
 #[
     Shape(
         'RunPack',
@@ -77,6 +77,7 @@ final class RunPackResource
             'id' => $block->block_key,
             'kind' => $block->kind->value,
             'title' => $block->title,
+            'links' => $block->links,
             'drill' => $version === null ? null : DrillResource::of($version, $pack->session->squad->length_unit),
         ];
     }

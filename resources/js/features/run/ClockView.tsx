@@ -16,13 +16,16 @@ interface ClockViewProps {
   pack: RunPack;
   reading: ClockReading;
   press: (kind: Press['press'], seconds?: number) => void;
+  /** Block id → links of a build-up, where that was changed here. */
+  links: Record<string, number>;
+  onLinks: (blockId: string, count: number) => void;
   entries: Record<string, Entry>;
   onRollCall: (at: number) => void;
   onFinish: () => Promise<void>;
 }
 
 /** What now, what then, who; the clock as large as fits, and the thumb's buttons at the bottom. */
-export function ClockView({ pack, reading, press, entries, onRollCall, onFinish }: ClockViewProps) {
+export function ClockView({ pack, reading, press, links, onLinks, entries, onRollCall, onFinish }: ClockViewProps) {
   const wording = useFootWording();
   const segment = pack.segments[reading.index];
   if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onFinish={onFinish} />;
@@ -50,7 +53,7 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
       </div>
       <div className="tight">
         <h1>
-          {segmentWords(segment, wording)}: {block?.title}
+          {segmentWords(segment, wording)}: {segment.stations.length > 0 ? 'all stations' : block?.title}
         </h1>
         {block?.drill && segment.kind === 'work' && (
           <StitchLine
@@ -61,6 +64,13 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
           />
         )}
         {block?.drill && <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>}
+        {block?.drill?.composition === 'build-up' && segment.kind !== 'set-up' && (
+          <BuildUp
+            parts={block.drill.parts.map((part) => part.name)}
+            links={links[block.id] ?? block.links ?? block.drill.parts.length}
+            onLinks={(count) => onLinks(block.id, count)}
+          />
+        )}
         {segment.kind === 'talk' && (
           <>
             <p>
@@ -88,7 +98,43 @@ export function ClockView({ pack, reading, press, entries, onRollCall, onFinish 
   );
 }
 
+/** The links that are done now, each on top of the one before; one more or fewer is one press. */
+function BuildUp({ parts, links, onLinks }: { parts: string[]; links: number; onLinks: (count: number) => void }) {
+  return (
+    <>
+      <p>
+        <strong>
+          Links 1 to {links} of {parts.length}
+        </strong>{' '}
+        {parts.slice(0, links).join(', then ')}
+      </p>
+      <div className="acts-line">
+        <Button disabled={links <= 1} onClick={() => onLinks(links - 1)}>
+          One link fewer
+        </Button>
+        <Button disabled={links >= parts.length} onClick={() => onLinks(links + 1)}>
+          One link more
+        </Button>
+      </div>
+    </>
+  );
+}
+
 function Working({ pack, segment }: { pack: RunPack; segment: RunSegment }) {
+  const nameOf = (id: number) => pack.players.find((player) => player.id === id)?.name ?? '';
+  // In a round everybody works, each group at a station of its own.
+  if (segment.stations.length > 0)
+    return (
+      <ul className="rows" aria-label="Who is where">
+        {segment.stations
+          .filter((station) => station.playerIds.length > 0)
+          .map((station) => (
+            <li key={station.blockId}>
+              <strong>{pack.blocks.find((block) => block.id === station.blockId)?.title}</strong> {station.playerIds.map(nameOf).join(', ')}
+            </li>
+          ))}
+      </ul>
+    );
   if (segment.working.length === 0) return null;
   if (segment.working.length === pack.players.length)
     return (

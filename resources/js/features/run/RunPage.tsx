@@ -18,8 +18,8 @@ export function RunPage() {
     setAtPitch(true);
     return () => setAtPitch(false);
   }, [setAtPitch]);
-  const { pack, presses, entries, isPending, fault, retry } = useRunState(sessionId);
-  if (pack && entries) return <Run key={sessionId} pack={pack} firstPresses={presses} firstEntries={entries} />;
+  const { pack, presses, links, entries, isPending, fault, retry } = useRunState(sessionId);
+  if (pack && entries) return <Run key={sessionId} pack={pack} firstPresses={presses} firstLinks={links} firstEntries={entries} />;
   if (isPending) return <Loading what="the run" />;
   return (
     <div className="page stack">
@@ -34,11 +34,12 @@ export function RunPage() {
 interface RunProps {
   pack: RunPack;
   firstPresses: Press[];
+  firstLinks: Record<string, number>;
   firstEntries: Entry[];
 }
 
-function Run({ pack, firstPresses, firstEntries }: RunProps) {
-  const { reading, press, finish } = useClock(pack, firstPresses);
+function Run({ pack, firstPresses, firstLinks, firstEntries }: RunProps) {
+  const { reading, press, finish, links, pressLinks } = useClock(pack, firstPresses, firstLinks);
   const { entries, enter } = useEntries(pack, firstEntries);
   const [rollAt, setRollAt] = useState<number | undefined>(undefined);
   useWakeLock();
@@ -55,7 +56,7 @@ function Run({ pack, firstPresses, firstEntries }: RunProps) {
         <Link to={`/plan/${pack.session.id}`}>Leave</Link>
       </div>
       {rollAt === undefined ? (
-        <ClockView pack={pack} reading={reading} press={press} entries={entries} onRollCall={setRollAt} onFinish={finish} />
+        <ClockView pack={pack} reading={reading} press={press} links={links} onLinks={pressLinks} entries={entries} onRollCall={setRollAt} onFinish={finish} />
       ) : (
         <RollCall
           key={rollAt}

@@ -8,6 +8,8 @@ import { enterMark, entriesOf, finishRun, keepRunState, keptRunState, type Entry
 interface KeptState {
   pack: unknown;
   presses: Press[];
+  /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
+  links?: Record<string, number>;
 }
 
 /** The run pack from the server, or the one kept on this device when there is no network; and the presses so far. */
@@ -27,6 +29,7 @@ export function useRunState(sessionId: number) {
   return {
     pack,
     presses: kept.data?.presses ?? [],
+    links: kept.data?.links ?? {},
     entries: entries.data,
     isPending: kept.isPending || entries.isPending || (!pack && fetched.isPending),
     fault: fetched.error,
@@ -35,22 +38,32 @@ export function useRunState(sessionId: number) {
 }
 
 /** The clock, driven by presses that are kept as they are made. */
-export function useClock(pack: RunPack, firstPresses: Press[]) {
+export function useClock(pack: RunPack, firstPresses: Press[], firstLinks: Record<string, number>) {
   const queryClient = useQueryClient();
   const sessionId = pack.session.id;
   const [presses, setPresses] = useState(firstPresses);
+  const [links, setLinks] = useState(firstLinks);
   const [nowMs, setNowMs] = useState(() => Date.now());
   useEffect(() => {
     const timer = window.setInterval(() => setNowMs(Date.now()), 200);
     return () => window.clearInterval(timer);
   }, []);
+  const keep = (state: KeptState) => {
+    void keepRunState(sessionId, state);
+    queryClient.setQueryData(['kept-run', sessionId], state);
+  };
   const press = (kind: Press['press'], seconds?: number) => {
     const atMs = Date.now();
     const next = [...presses, seconds === undefined ? { press: kind, atMs } : { press: kind, atMs, seconds }];
     setPresses(next);
     setNowMs(atMs);
-    void keepRunState(sessionId, { pack, presses: next });
-    queryClient.setQueryData(['kept-run', sessionId], { pack, presses: next });
+    keep({ pack, presses: next, links });
+  };
+  /** One link more or fewer than planned: what is worked on changes, the clock does not. */
+  const pressLinks = (blockId: string, count: number) => {
+    const next = { ...links, [blockId]: count };
+    setLinks(next);
+    keep({ pack, presses, links: next });
   };
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
@@ -61,7 +74,7 @@ export function useClock(pack: RunPack, firstPresses: Press[]) {
     const now = Date.now();
     return finishRun({ sessionId, startedAt, finishedAt: new Date(now).toISOString(), parts: partTimes(pack, presses, now) });
   };
-  return { reading: clockAt(pack.segments, presses, nowMs), press, finish };
+  return { reading: clockAt(pack.segments, presses, nowMs), press, finish, links, pressLinks };
 }
 
 const judged = ['set-up', 'explain', 'change'] as const;

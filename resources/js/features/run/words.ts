@@ -17,6 +17,7 @@ const kinds: Record<string, string> = {
 /** What happens in a segment, in a few words. */
 export function segmentWords(segment: RunSegment, wording: FootWording): string {
   if (segment.kind === 'rest' && segment.item) return `Rest, then ${segment.item.charAt(0).toLowerCase()}${segment.item.slice(1)}`;
+  if (segment.kind === 'work' && segment.stations.length > 0) return `Turn ${segment.turn} of ${segment.stations.length}`;
   if (segment.kind !== 'work') return kinds[segment.kind] ?? segment.kind;
   const side = sideWords(segment.side, wording);
   if (segment.item) return side ? `${segment.item}, ${side}` : segment.item;

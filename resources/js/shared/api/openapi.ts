@@ -1781,6 +1781,7 @@ export interface components {
             id: string;
             kind: string;
             title: string;
+            links: number | null;
             drill: components["schemas"]["Drill"] | null;
         };
         RunPack: {

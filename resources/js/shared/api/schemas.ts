@@ -333,7 +333,8 @@ export const runPack = z.object({
   session: sessionSummary,
   recap: recap.default({ answers: '', howHard: null, onlyTried: false }),
   players: z.array(player),
-  blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), drill: drill.nullable() })),
+  /** Of a build-up the links that are planned; packs of before do not say. */
+  blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), links: z.number().nullable().default(null), drill: drill.nullable() })),
   segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string() })) })),
   lines: z.record(z.string(), recordLine),
   standings,
