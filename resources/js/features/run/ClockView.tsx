@@ -30,6 +30,8 @@ export function ClockView({ pack, reading, press, links, onLinks, entries, onRol
   const segment = pack.segments[reading.index];
   if (!segment) return <Over pack={pack} entries={entries} onRollCall={onRollCall} onFinish={onFinish} />;
   const block = pack.blocks.find((one) => one.id === segment.blockId);
+  // In a round every group has a drill of its own.
+  const isRound = segment.stations.length > 0;
   const next = pack.segments[reading.index + 1];
   const nextBlock = pack.blocks[pack.blocks.findIndex((one) => one.id === segment.blockId) + 1];
   const sets = pack.segments.filter(
@@ -41,7 +43,7 @@ export function ClockView({ pack, reading, press, links, onLinks, entries, onRol
         <span className="num big" role="timer" aria-label={`${countdown(reading.remainingMs)} ${reading.remainingMs < 0 ? 'over' : 'left'}`}>
           {countdown(reading.remainingMs)}
         </span>
-        {segment.set !== null && (
+        {segment.set !== null && !isRound && (
           <span>
             <span className="num" style={{ fontSize: '1.9rem' }}>
               set {segment.set}
@@ -53,9 +55,9 @@ export function ClockView({ pack, reading, press, links, onLinks, entries, onRol
       </div>
       <div className="tight">
         <h1>
-          {segmentWords(segment, wording)}: {segment.stations.length > 0 ? 'all stations' : block?.title}
+          {segmentWords(segment, wording)}: {isRound ? 'all stations' : block?.title}
         </h1>
-        {block?.drill && segment.kind === 'work' && (
+        {block?.drill && segment.kind === 'work' && !isRound && (
           <StitchLine
             contacts={segment.side === 'L' ? block.drill.contactsLeft : block.drill.contacts}
             times={Math.max(1, Math.floor(10 / Math.max(1, block.drill.contacts.length)))}
@@ -63,7 +65,9 @@ export function ClockView({ pack, reading, press, links, onLinks, entries, onRol
             label={`Touches: ${block.drill.script}`}
           />
         )}
-        {block?.drill && <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>}
+        {block?.drill && !isRound && (
+          <p>{segment.kind === 'set-up' ? block.drill.summary : block.drill.points[(segment.set ?? 1) % block.drill.points.length]}</p>
+        )}
         {block?.drill?.composition === 'build-up' && segment.kind !== 'set-up' && (
           <BuildUp
             parts={block.drill.parts.map((part) => part.name)}
