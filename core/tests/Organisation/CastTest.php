@@ -13,8 +13,11 @@ use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\Way\Hunt;
+use FleetSparrow\Core\Organisation\Way\InTurns;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
@@ -108,6 +111,48 @@ final class CastTest extends TestCase
     {
         self::assertSame([1, 0], [Calibration::of([[0.5, 0.5]])->blocks, Calibration::of([[0.5, 0.5]])->leftOut]);
         self::assertSame(1, Calibration::of([[0.5, 0.0]])->leftOut);
+    }
+
+    public function test_a_ball_each_asks_for_a_ball_each(): void
+    {
+        $box = ['workers' => 6, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'together'];
+        $coming = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, 6));
+        $drill = self::drill(['organisation' => $box]);
+        $said = fn (int $balls): string => implode(' ', array_map(
+            fn (Warning $one): string => $one->sentence,
+            PlanEvaluator::evaluate(
+                [Block::ofDrill('b', $drill, $drill->doseFrom(null), Tempo::Steady, null)],
+                PlanContext::of($coming, [], new ClockRules, new KitOwned(balls: $balls)),
+            )->blocks[0]->warnings,
+        ));
+        self::assertStringContainsString('This needs 6 balls and the squad has 5.', $said(5));
+        self::assertStringNotContainsString('balls', $said(6));
+    }
+
+    public function test_the_bag_holds_the_most_that_lies_there_at_once(): void
+    {
+        $of = fn (string $id, int $width, int $stations): Block => Block::ofDrill($id, self::drill([
+            'layout' => ['kind' => 'box', 'width' => ['value' => $width, 'unit' => 'yd'], 'depth' => ['value' => 2, 'unit' => 'yd']],
+        ]), self::drill([])->doseFrom(null), Tempo::Steady, $stations);
+        $coming = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, 4));
+        foreach ([[4, 2], [2, 4]] as [$first, $then]) {
+            $kit = PlanEvaluator::evaluate([$of('a', 2, $first), $of('b', 3, $then)], PlanContext::of($coming, [], new ClockRules))->kit;
+            self::assertSame([16, 4], [array_sum($kit->markersByColour), $kit->equipment['ball'] ?? 0]);
+        }
+    }
+
+    public function test_two_blocks_have_a_spread_of_their_own_and_a_move_takes_the_coach_s_time(): void
+    {
+        // Ratios 1 and 2 about 1.5: √(2 · (0.5 ÷ 1.5)²) = 0.4714, pulled with three of a quarter.
+        self::assertEqualsWithDelta((2 * 0.471405 + 3 * 0.25) / 5, Calibration::of([[10, 10], [10, 20]])->variation, 1e-6);
+        self::assertSame(30.0, (new ClockRules(changeOver: Calibration::of(array_fill(0, 3, [10, 30]))))->changeSeconds());
+    }
+
+    public function test_a_go_of_no_time_has_no_share_of_rest(): void
+    {
+        $goes = InTurns::alone()->goes(new Crew(2), new GoPattern(['both'], 2, 30.0, 0.0));
+        self::assertCount(4, $goes);
+        self::assertSame(1.0, $goes[0]->seats[1]->waiting);
     }
 
     /** @param  array<string, mixed>  $change */
