@@ -106,6 +106,7 @@ final class BlockEvaluator
             'write' => Writing::extraSeconds($cast->spells, $rules->writeSeconds),
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
+        $segments = $this->isBrief ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
             judged: self::judged($parts, $rules, $memo),
@@ -116,7 +117,7 @@ final class BlockEvaluator
             stations: $stations,
             turns: $cast->turns(),
             markers: $laying->markers,
-            segments: $this->isBrief ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain),
+            segments: $segments,
             how: $this->isBrief ? [] : BlockReasons::of(
                 drill: $drill,
                 dose: $dose,
@@ -130,10 +131,9 @@ final class BlockEvaluator
                 limitSeconds: $cast->limitSeconds,
             ),
             warnings: [],
-            owed: array_merge([], ...array_map(
-                static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $cast->players),
-                $cast->spells,
-            )),
+            owed: array_merge([], ...($this->isBrief
+                ? array_map(static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $cast->players), $cast->spells)
+                : array_column($segments, 'owed'))),
             setUp: $laying,
             groups: $drill->organisation->playersPerStation() === 1 && $stations === count($cast->stationing->groups)
                 ? []

@@ -6,7 +6,6 @@ namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\CircuitDose;
-use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Plan\PlanPlayer;
 
 /** The spells of a block as the stretches that the ribbon draws and the run counts down. */
@@ -33,7 +32,7 @@ final class RunSheet
                 side: $spell->side,
                 set: $spell->set,
                 turn: $spell->shift,
-                working: array_keys(array_filter($spell->seats, static fn (Seat $seat): bool => $seat->role->isActive())),
+                working: self::working($spell),
                 leftTouches: $left,
                 rightTouches: $right,
                 item: $spell->item !== null && $dose instanceof CircuitDose ? $dose->items[$spell->item]->name : null,
@@ -45,6 +44,19 @@ final class RunSheet
         return $segments;
     }
 
+    /** @return list<int> ids of those at the ball */
+    private static function working(Spell $spell): array
+    {
+        $working = [];
+        foreach ($spell->seats as $player => $seat) {
+            if ($seat->role->isActive()) {
+                $working[] = $player;
+            }
+        }
+
+        return $working;
+    }
+
     /**
      * The numbers written after a spell.
      *
@@ -53,10 +65,12 @@ final class RunSheet
      */
     public static function owed(string $blockId, Spell $spell, Dose $dose, array $players): array
     {
-        return array_map(static fn (int $player): Owed => new Owed(
-            $player,
-            $blockId,
-            SideNames::sideOf($dose instanceof CircuitDose ? 'both' : $spell->side ?? 'both', $players[$player]->strongFoot)->value,
-        ), $spell->owed);
+        $name = $dose instanceof CircuitDose ? 'both' : $spell->side ?? 'both';
+        $owed = [];
+        foreach ($spell->owed as $player) {
+            $owed[] = new Owed($player, $blockId, SideNames::sideOf($name, $players[$player]->strongFoot)->value);
+        }
+
+        return $owed;
     }
 }
