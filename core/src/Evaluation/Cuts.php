@@ -63,7 +63,7 @@ final class Cuts
             }
         }
 
-        return new CutAnswer($cuts, $cuts === [] || $over <= 0.0 ? 0.0 : max(0.0, $ends($then) - $slot));
+        return new CutAnswer($cuts, $over <= 0.0 ? 0.0 : max(0.0, $ends($then) - $slot));
     }
 
     /**

@@ -138,6 +138,13 @@ final class CutsTest extends TestCase
         return $left;
     }
 
+    public function test_where_nothing_can_go_it_says_how_much_is_too_much(): void
+    {
+        $plan = self::evaluate([self::taps('a', 1, 0)], 60.0);
+        self::assertSame([], $plan->cuts->cuts);
+        self::assertEqualsWithDelta($plan->finish->at(0.8) - 60.0, $plan->cuts->stillOverSeconds, 1e-6);
+    }
+
     public function test_a_round_is_shorter_by_its_longest_station_and_by_one_station_fewer(): void
     {
         $at = fn (string $id, int $sets): Block => Block::ofDrill(

@@ -12,7 +12,7 @@ interface CutsProps {
 
 /** What could go from a session that is over its slot: one press each, with what is won and what is lost. */
 export function Cuts({ tools, cuts, stillOverSeconds, onCut }: CutsProps) {
-  if (cuts.length === 0) return null;
+  if (cuts.length === 0 && stillOverSeconds === 0) return null;
   return (
     <section className="side tight" aria-label="What could go">
       <h2>Too long: what could go</h2>
@@ -39,7 +39,8 @@ export function Cuts({ tools, cuts, stillOverSeconds, onCut }: CutsProps) {
       </ul>
       {stillOverSeconds > 0 && (
         <p className="warn">
-          With all of these it is still {clock(stillOverSeconds)} too long eight times in ten: take a longer slot, or plan another session of it.
+          {cuts.length === 0 ? 'Nothing here can go, and it is' : 'With all of these it is still'} {clock(stillOverSeconds)} too long for eight times in ten:
+          take a longer slot, or plan another session of it.
         </p>
       )}
       <p className="quiet">Rests first, then sets, then blocks. The warm-up and water stay.</p>
