@@ -57,6 +57,17 @@ final class CircuitTimesTest extends TestCase
         self::assertLessThan(1.0, self::times(CircuitPace::Last, $good)->share($good, 7));
     }
 
+    public function test_rests_lie_between_items_and_between_rounds_and_none_trails(): void
+    {
+        $item = self::item(TimedDose::of(40.0, 1, 0.0, DoseSides::Right), restSeconds: 10.0);
+        foreach (CircuitPace::cases() as $pace) {
+            // 40 + 10 + 40 a round, and 25 between two of them.
+            $seconds = fn (int $rounds): float => (new CircuitTimes(CircuitDose::of([$item, $item], $rounds, 25.0, $pace), new Memo))
+                ->whole(7)->mean();
+            self::assertEqualsWithDelta([90.0, 205.0], [$seconds(1), $seconds(2)], 1e-9, $pace->value);
+        }
+    }
+
     public function test_the_whistle_goes_at_quarters_of_a_minute(): void
     {
         self::assertSame([15.0, 30.0, 47.0], array_map(Whistle::seconds(...), [
@@ -122,9 +133,9 @@ final class CircuitTimesTest extends TestCase
         $read(['goesBy' => 'all'] + $plain);
     }
 
-    private static function item(QuotaDose|TimedDose $dose): CircuitItem
+    private static function item(QuotaDose|TimedDose $dose, float $restSeconds = 0.0): CircuitItem
     {
-        return new CircuitItem('item', Script::fromText('a.in'), $dose, Pace::of(4.0, 0.6, 6.0), 0.0, null, null, null);
+        return new CircuitItem('item', Script::fromText('a.in'), $dose, Pace::of(4.0, 0.6, 6.0), $restSeconds, null, null, null);
     }
 
     private static function times(CircuitPace $pace, CircuitItem ...$items): CircuitTimes
