@@ -82,7 +82,7 @@ start_fpm() {
     let_go_of_files
     exec setsid "${AS[@]}" php-fpm8.2 $([ "$SERVICE" != root ] || echo -R) -y "$dir/fpm.conf" -d opcache.validate_timestamps=0 \
       -d opcache.max_accelerated_files=20000 -d opcache.preload="$ROOT/ops/preload.php" -d opcache.preload_user="$SERVICE" \
-      -d opcache.jit=tracing -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0
+      -d opcache.jit=function -d opcache.jit_buffer_size=64M -d pcov.enabled=0 -d expose_php=0
   ) >>"$VAR/logs/fpm-$3-said.log" 2>&1 </dev/null &
   note_process "$dir/fpm.pid" $!
 }

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\HeldToLimits;
 use FleetSparrow\Core\Dose\InSets;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\Played;
 use FleetSparrow\Core\Dose\PlainDose;
 use FleetSparrow\Core\Dose\SetsAndRest;
 use FleetSparrow\Core\Shared\Memo;
@@ -57,13 +58,10 @@ final readonly class BeatDose implements PlainDose
         return ['kind' => 'beat', 'beats' => $this->beats, 'perMinute' => $this->perMinute];
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        return Quantiles::fixed(($goes ?? $this->goes()) * 60.0 * $this->beats / $this->perMinute);
-    }
+        $beats = ($goes ?? $this->pattern->sides->count() * $this->pattern->sets) * $this->beats;
 
-    public function expectedReps(Pace $pace): float
-    {
-        return (float) ($this->pattern->sets * $this->beats);
+        return new Played(Quantiles::fixed(60.0 * $beats / $this->perMinute), $beats);
     }
 }

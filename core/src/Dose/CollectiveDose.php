@@ -7,8 +7,6 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
-use FleetSparrow\Core\Statistics\NormalDistribution;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * A running total for each player; a drop does not set it back. With drop chance h a rep and r seconds to fetch: where a
@@ -79,33 +77,12 @@ final readonly class CollectiveDose implements PlainDose
         return $this->limitSeconds;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        $misses = $this->onlyGood ? Plays::misses($this->total, $pace, $memo) : [];
-        $go = function (int $node, float $chance, float $factor, float $draw) use ($pace, $misses): float {
-            // A drop goes on: binomial, by its normal approximation.
-            $drops = $this->onlyGood
-                ? $misses[$node][(int) ($draw * Chances::SLICES)]
-                : max(0.0, $this->total * (1.0 - $chance)
-                    + sqrt($this->total * $chance * (1.0 - $chance)) * NormalDistribution::quantile(max(1e-6, $draw)));
-            $reps = $this->total + ($this->onlyGood ? $drops : 0.0);
+        $go = $this->onlyGood
+            ? GoCounts::misses($this->total, fn (float $chance): array => Chances::misses($this->total, $chance))
+            : GoCounts::drops($this->total, fn (float $chance): array => Chances::drops($this->total, $chance));
 
-            return $reps * $factor * $pace->secondsPerRep + $drops * $pace->fetchSeconds;
-        };
-
-        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
-    }
-
-    public function expectedReps(Pace $pace): float
-    {
-        $drop = self::dropChance($pace);
-
-        return $this->pattern->sets * ($this->onlyGood ? $this->total / (1.0 - $drop) : (float) $this->total);
-    }
-
-    /** The mean of what is known of the player: never nought, never one. */
-    private static function dropChance(Pace $pace): float
-    {
-        return min(0.95, $pace->beta() / ($pace->alpha() + $pace->beta()));
+        return Plays::of($pace, $goes ?? $this->goes(), $limitSeconds, $memo, $go);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /** What is prescribed: how much work, on which sides, in how many sets, with which rest. */
 interface Dose
@@ -49,13 +48,10 @@ interface Dose
     public function stopsAfter(): ?float;
 
     /**
-     * What all goes of one player take, the rests between them left out.
+     * All goes of one player, the rests between them left out.
      *
      * @param  float|null  $limitSeconds  when a coach stops a go that would not end; null for never
      * @param  int|null  $goes  another number of them, with the same chance and pace
      */
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles;
-
-    /** Reps a player is expected to do in all sets of one side. */
-    public function expectedReps(Pace $pace): float;
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played;
 }

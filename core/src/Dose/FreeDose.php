@@ -82,13 +82,10 @@ final readonly class FreeDose implements PlainDose
         return 1;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        return Quantiles::fixed(($goes ?? 1) * 60.0 * $this->minutes);
-    }
+        $seconds = ($goes ?? 1) * 60.0 * $this->minutes;
 
-    public function expectedReps(Pace $pace): float
-    {
-        return $this->minutes * 60.0 / $pace->secondsPerRep;
+        return new Played(Quantiles::fixed($seconds), $seconds / $pace->secondsPerRep);
     }
 }

@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\LogNormals;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Trips of the layout, one way or there and back, uncounted inside: a lap one way is not a lap there and back, so the dose says
@@ -74,16 +73,14 @@ final readonly class LengthsDose implements PlainDose
         ] + ($tempos === '' ? [] : ['tempos' => $tempos]);
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        $seconds = ($goes ?? $this->goes()) * $this->steadyTrips() * $pace->secondsPerRep;
+        $goes ??= $this->goes();
 
-        return LogNormals::of($memo, $seconds, Pace::COEFFICIENT_OF_VARIATION);
-    }
-
-    public function expectedReps(Pace $pace): float
-    {
-        return (float) ($this->pattern->sets * $this->trips());
+        return new Played(
+            LogNormals::of($memo, $goes * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION),
+            $goes * $this->trips(),
+        );
     }
 
     /** Trips as many as would take as long at the tempo of the block. */

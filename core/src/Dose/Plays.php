@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
+use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
@@ -16,8 +17,6 @@ final class Plays
 {
     /** How often; this tool's own value. */
     private const COUNT = 512;
-
-    private const FACTORS = 256;
 
     private const FEW_FACTORS = 8;
 
@@ -31,63 +30,90 @@ final class Plays
     /**
      * @param  int  $goes  how many, one after the other
      * @param  float|null  $limitSeconds  when a coach stops a go; null for never
-     * @param  callable(int, float, float, float): float  $go  node, chance, factor of pace and an even draw → seconds of one go
      */
-    public static function of(Pace $pace, int $goes, ?float $limitSeconds, Memo $memo, callable $go): Quantiles
+    public static function of(Pace $pace, int $goes, ?float $limitSeconds, Memo $memo, GoCounts $go): Played
     {
-        $chances = self::nodes($pace, $memo);
-        $factors = $memo->of('many factors', static fn (): array => self::logNormal(self::FACTORS));
-        $roots = [self::GOLDEN[1]];
-        for ($g = 1; $g < $goes; $g++) {
-            $roots[] = sqrt(self::PRIMES[$g % count(self::PRIMES)] + intdiv($g, count(self::PRIMES)));
-        }
-        $limit = $limitSeconds ?? INF;
-        $times = [];
-        for ($i = 0; $i < self::COUNT; $i++) {
-            $node = intdiv($i * Chances::NODES, self::COUNT);
-            $at = ($i + 0.5) * self::GOLDEN[0];
-            $factor = $factors[(int) (($at - (int) $at) * self::FACTORS)];
+        $counts = self::counts($go, $pace, $memo);
+        [$factors, $draws] = $memo->of("points {$goes}", static fn (): array => self::points($goes, $memo));
+        [$fetch, $limit] = [$pace->fetchSeconds, $limitSeconds ?? INF];
+        [$least, $each] = [$go->reps, $go->repsEach];
+        [$fetching, $fetchingEach] = [$go->fetches * $fetch, $go->fetchesEach * $fetch];
+        [$times, $all] = [[], 0.0];
+        foreach ($factors as $i => $factor) {
+            $here = $counts[intdiv($i * Chances::NODES, self::COUNT)];
+            $seconds = $factor * $pace->secondsPerRep;
             $time = 0.0;
-            foreach ($roots as $root) {
-                $draw = ($i + 0.5) * $root;
-                $time += min($limit, $go($node, $chances[$node], $factor, $draw - (int) $draw));
+            foreach ($draws[$i] as $slice) {
+                $reps = $least + $here[$slice] * $each;
+                $taken = $reps * $seconds + $fetching + $here[$slice] * $fetchingEach;
+                if ($taken > $limit) {
+                    // Stopped before the end: as many reps as in the share of the time.
+                    [$reps, $taken] = [$reps * $limit / $taken, $limit];
+                }
+                $all += $reps;
+                $time += $taken;
             }
             $times[] = $time;
         }
 
-        return Quantiles::of($times);
+        return new Played(Quantiles::of($times), $all / self::COUNT);
     }
 
     /**
-     * Misses before so many good ones at each node of the player's chance, which stands at the middle of its cell there: so players
-     * share what was worked out.
+     * At each node of the player's chance, which stands at the middle of its cell there: so players share what was worked out.
      *
-     * @return list<non-empty-list<int>> node → equally likely numbers, growing
+     * @return list<list<int|float>> node → equally likely numbers
      */
-    public static function misses(int $good, Pace $pace, Memo $memo): array
+    private static function counts(GoCounts $go, Pace $pace, Memo $memo): array
     {
-        return array_map(static function (float $chance) use ($good, $memo): array {
-            $cell = Chances::cell($chance);
-
-            return $memo->of("misses {$good} {$cell}", static fn (): array => Chances::misses($good, Chances::ofCell($cell)));
-        }, self::nodes($pace, $memo));
+        return array_map(static fn (int $cell): array => $memo->of(
+            "{$go->name} {$cell}",
+            static fn (): array => ($go->ofChance)(Chances::ofCell($cell)),
+        ), self::cells($pace, $memo));
     }
 
     /** @return list<float> equally likely factors of a player's pace */
     public static function factors(Memo $memo): array
     {
-        return $memo->of('factors', static fn (): array => self::logNormal(self::FEW_FACTORS));
+        return $memo->of('factors', static fn (): array => Quantiles::logNormal(
+            1.0,
+            Pace::COEFFICIENT_OF_VARIATION,
+            self::FEW_FACTORS,
+        )->values);
     }
 
-    /** @return list<float> */
-    private static function logNormal(int $count): array
+    /** @return array{list<float>, list<list<int>>} of each play the factor of pace, and the slice that each go draws */
+    private static function points(int $goes, Memo $memo): array
     {
-        return Quantiles::logNormal(1.0, Pace::COEFFICIENT_OF_VARIATION, $count)->values;
+        $factors = LogNormals::of($memo, 1.0, Pace::COEFFICIENT_OF_VARIATION)->values;
+        $roots = [self::GOLDEN[1]];
+        for ($g = 1; $g < $goes; $g++) {
+            $roots[] = sqrt(self::PRIMES[$g % count(self::PRIMES)] + intdiv($g, count(self::PRIMES)));
+        }
+        [$own, $draws] = [[], []];
+        for ($i = 0; $i < self::COUNT; $i++) {
+            $own[] = $factors[(int) (self::fraction($i, self::GOLDEN[0]) * count($factors))];
+            $draws[] = array_map(static fn (float $root): int => (int) (self::fraction($i, $root) * Chances::SLICES), $roots);
+        }
+
+        return [$own, $draws];
     }
 
-    /** @return list<float> equally likely chances of a good one */
-    private static function nodes(Pace $pace, Memo $memo): array
+    private static function fraction(int $i, float $root): float
     {
-        return $memo->of("chances {$pace->alpha()} {$pace->beta()}", static fn (): array => Chances::nodes($pace->alpha(), $pace->beta()));
+        $at = ($i + 0.5) * $root;
+
+        return $at - (int) $at;
+    }
+
+    /** @return list<int> the cells of equally likely chances of a good one */
+    private static function cells(Pace $pace, Memo $memo): array
+    {
+        $logs = $memo->of('logs of angles', Chances::logsOfAngles(...));
+
+        return $memo->of(
+            "cells {$pace->alpha()} {$pace->beta()}",
+            static fn (): array => array_map(Chances::cell(...), Chances::nodes($pace->alpha(), $pace->beta(), $logs)),
+        );
     }
 }

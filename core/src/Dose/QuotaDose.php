@@ -113,47 +113,33 @@ final class QuotaDose implements PlainDose
         return $this->limitSeconds;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
         $goes ??= $this->goes();
-        if ($limitSeconds === null || $goes === 1) {
-            $all = $this->withoutLimit($pace, $goes, $memo);
-
-            return $limitSeconds === null ? $all : $all->atMost($limitSeconds);
+        if ($limitSeconds === null) {
+            return $this->withoutLimit($pace, $goes, $memo);
         }
-        $misses = Plays::misses($this->good, $pace, $memo);
-        $go = function (int $node, float $chance, float $factor, float $draw) use ($misses, $pace): float {
-            $missed = $misses[$node][(int) ($draw * Chances::SLICES)];
+        $misses = GoCounts::misses($this->good, fn (float $chance): array => Chances::misses($this->good, $chance));
 
-            return $missed * $pace->fetchSeconds + ($this->good + $missed) * $factor * $pace->secondsPerRep;
-        };
-
-        return Plays::of($pace, $goes, $limitSeconds, $memo, $go);
+        return Plays::of($pace, $goes, $limitSeconds, $memo, $misses);
     }
 
     /** One chance for all goes: k goes of n good ones have the misses of one of k·n. */
-    private function withoutLimit(Pace $pace, int $goes, Memo $memo): Quantiles
+    private function withoutLimit(Pace $pace, int $goes, Memo $memo): Played
     {
         $good = $goes * $this->good;
         $misses = $memo->of(
             "beta {$good} {$pace->alpha()} {$pace->beta()}",
-            fn (): array => CountDistribution::betaNegativeBinomial($good, $pace->alpha(), $pace->beta())->shares(),
+            static fn (): CountDistribution => CountDistribution::betaNegativeBinomial($good, $pace->alpha(), $pace->beta()),
         );
         $weighted = [];
+        $shares = $misses->shares();
         foreach (Plays::factors($memo) as $factor) {
-            foreach ($misses as $missed => $share) {
+            foreach ($shares as $missed => $share) {
                 $weighted[] = [($good + $missed) * $factor * $pace->secondsPerRep + $missed * $pace->fetchSeconds, $share];
             }
         }
 
-        return Quantiles::weighted($weighted);
-    }
-
-    public function expectedReps(Pace $pace): float
-    {
-        // E[misses] = n·β ÷ (α − 1), which is endless for α ≤ 1: there the distribution's own end is taken.
-        return $this->good + ($pace->alpha() > 1.0
-            ? $this->good * $pace->beta() / ($pace->alpha() - 1.0)
-            : CountDistribution::betaNegativeBinomial($this->good, $pace->alpha(), $pace->beta())->mean());
+        return new Played(Quantiles::weighted($weighted), $good + $misses->mean());
     }
 }

@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\LogNormals;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /** A fixed piece of work against the watch, a number of goes a side; every go ends with its slowest worker. */
 final readonly class RaceDose implements PlainDose
@@ -94,13 +93,10 @@ final readonly class RaceDose implements PlainDose
         return $this->sides->count() * $this->goes;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        return LogNormals::of($memo, ($goes ?? $this->goes()) * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
-    }
+        $reps = ($goes ?? $this->goes()) * $this->reps;
 
-    public function expectedReps(Pace $pace): float
-    {
-        return (float) ($this->goes * $this->reps);
+        return new Played(LogNormals::of($memo, $reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION), $reps);
     }
 }

@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\LogNormals;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * A fixed number of repetitions: sides·sets·n·s + (sides·sets − 1)·rest, the seconds for a rep being judged.
@@ -98,13 +97,10 @@ final readonly class RepsDose implements PlainDose
         return $this->sides->count() * $this->sets;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        return LogNormals::of($memo, ($goes ?? $this->goes()) * $this->reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION);
-    }
+        $reps = ($goes ?? $this->goes()) * $this->reps;
 
-    public function expectedReps(Pace $pace): float
-    {
-        return (float) ($this->sets * $this->reps);
+        return new Played(LogNormals::of($memo, $reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION), $reps);
     }
 }

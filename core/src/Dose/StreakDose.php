@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
+use FleetSparrow\Core\Statistics\Chances;
 
 /**
  * The best run without a drop in so many tries. A try lasts until the drop or the goal: with chance q of a good rep the run is
@@ -76,29 +76,10 @@ final readonly class StreakDose implements PlainDose
         return $this->limitSeconds;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
-            + $factor * $pace->secondsPerRep * min($this->goal, $chance >= 1.0 ? $this->goal : floor(log(1.0 - $draw) / log($chance)));
+        $runs = GoCounts::reps("runs to {$this->goal}", fn (float $chance): array => Chances::runs($this->goal, $chance));
 
-        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
-    }
-
-    public function expectedReps(Pace $pace): float
-    {
-        return $this->pattern->sets * $this->run($pace);
-    }
-
-    /** Reps of one try on average: E[X] = Σ P(X ≥ j). */
-    private function run(Pace $pace): float
-    {
-        $good = min(0.999, $pace->alpha() / ($pace->alpha() + $pace->beta()));
-        [$mean, $reached] = [0.0, 1.0];
-        for ($rep = 1; $rep <= $this->goal && $reached > 1e-12; $rep++) {
-            $reached *= $good;
-            $mean += $reached;
-        }
-
-        return $mean;
+        return Plays::of($pace, $goes ?? $this->goes(), $limitSeconds, $memo, $runs);
     }
 }

@@ -97,13 +97,10 @@ final readonly class TimedDose implements PlainDose
         return $this->sides->count() * $this->sets;
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        return Quantiles::fixed(($goes ?? $this->goes()) * $this->workSeconds);
-    }
+        $seconds = ($goes ?? $this->goes()) * $this->workSeconds;
 
-    public function expectedReps(Pace $pace): float
-    {
-        return $this->sets * $this->workSeconds / $pace->secondsPerRep;
+        return new Played(Quantiles::fixed($seconds), $seconds / $pace->secondsPerRep);
     }
 }

@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
+use FleetSparrow\Core\Statistics\Chances;
 
 /**
  * Goes at a target: until the first hit, at most n ("not in n" is a result), or all n balls for the hits among them. Balls are
@@ -57,24 +57,13 @@ final readonly class TriesDose implements PlainDose
         return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
     }
 
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        $go = fn (int $node, float $chance, float $factor, float $draw): float => $pace->fetchSeconds
-            + $factor * $pace->secondsPerRep * ($this->untilHit && $chance < 1.0
-                ? min($this->balls, 1.0 + floor(log(1.0 - $draw) / log(1.0 - $chance)))
-                : ($this->untilHit ? 1 : $this->balls));
+        $balls = GoCounts::reps("balls to {$this->balls} ".(int) $this->untilHit, fn (float $chance): array => $this->untilHit
+            // What a run is to the good ones, balls before the first hit are to the misses.
+            ? array_map(static fn (int $missed): int => $missed + 1, Chances::runs($this->balls - 1, 1.0 - $chance))
+            : array_fill(0, Chances::SLICES, $this->balls));
 
-        return Plays::of($pace, ($goes ?? $this->goes()), $limitSeconds, $memo, $go);
-    }
-
-    public function expectedReps(Pace $pace): float
-    {
-        if (! $this->untilHit) {
-            return (float) ($this->pattern->sets * $this->balls);
-        }
-        $miss = $pace->beta() / ($pace->alpha() + $pace->beta());
-
-        // E[balls] = Σ over k < n of the chance that all k so far missed.
-        return $this->pattern->sets * array_sum(array_map(static fn (int $k): float => $miss ** $k, range(0, $this->balls - 1)));
+        return Plays::of($pace, $goes ?? $this->goes(), $limitSeconds, $memo, $balls);
     }
 }

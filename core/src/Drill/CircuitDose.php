@@ -11,6 +11,7 @@ use FleetSparrow\Core\Dose\DoseFields;
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\HeldToLimits;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\Played;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
@@ -119,21 +120,16 @@ final readonly class CircuitDose implements Dose
     }
 
     /** At the items' own paces, with a chance and a pace anew for each item; the rests between items belong to it. */
-    public function ownTime(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Quantiles
+    public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        [$sum, $rounds] = [Quantiles::fixed(0.0), $goes ?? $this->rounds];
+        [$sum, $reps, $rounds] = [Quantiles::fixed(0.0), 0.0, $goes ?? $this->rounds];
         foreach ($this->items as $i => $item) {
             $rest = $i < count($this->items) - 1 ? $item->restSeconds : 0.0;
-            $sum = $sum->plus($item->dose->ownTime($item->pace, $limitSeconds, $memo, $rounds * $item->dose->goes()))
-                ->plus(Quantiles::fixed($rounds * $rest));
+            $played = $item->dose->played($item->pace, $limitSeconds, $memo, $rounds * $item->dose->goes());
+            $sum = $sum->plus($played->times)->plus(Quantiles::fixed($rounds * $rest));
+            $reps += $played->reps;
         }
 
-        return $sum;
-    }
-
-    /** A rep of a circuit is one round of it. */
-    public function expectedReps(Pace $pace): float
-    {
-        return (float) $this->rounds;
+        return new Played($sum, $reps);
     }
 }

@@ -13,7 +13,7 @@ final class Memo
     /** @var array<string, mixed> */
     private array $known = [];
 
-    /** @var array<string, string> */
+    /** @var array<string, Keepable> */
     private array $asked = [];
 
     private bool $isFuller = false;
@@ -37,24 +37,31 @@ final class Memo
     }
 
     /**
-     * The same for an answer dear enough to be kept for the next plan, as bytes.
+     * The same for an answer dear enough to be kept for the next plan.
      *
-     * @param  callable(): string  $answer
+     * @template T of Keepable
+     *
+     * @param  callable(): T  $answer
+     * @param  class-string<T>  $kind  reads what was kept
+     * @return T
      */
-    public function kept(string $question, callable $answer): string
+    public function kept(string $question, callable $answer, string $kind): Keepable
     {
-        if (isset($this->asked[$question])) {
-            return $this->asked[$question];
+        if (! isset($this->asked[$question])) {
+            $bytes = $this->kept[$question] ?? null;
+            $this->isFuller = $this->isFuller || $bytes === null;
+            $this->asked[$question] = $bytes === null ? $answer() : $kind::unpacked($bytes);
         }
-        $this->isFuller = $this->isFuller || ! isset($this->kept[$question]);
 
-        return $this->asked[$question] = $this->kept[$question] ?? $answer();
+        /** @var T */
+        return $this->asked[$question];
     }
 
     /** @return array<string, string> what this plan asked for of what is worth keeping */
     public function asked(): array
     {
-        return $this->asked;
+        return array_intersect_key($this->kept, $this->asked)
+            + array_map(static fn (Keepable $one): string => $one->packed(), array_diff_key($this->asked, $this->kept));
     }
 
     /** Whether something was asked for that had not been kept. */

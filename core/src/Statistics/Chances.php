@@ -22,20 +22,23 @@ final class Chances
      * Equally likely chances of Beta(α, β), growing: its distribution summed over an even grid of the angle θ with p = sin²θ, where
      * the density is 2·sin^(2α−1)θ·cos^(2β−1)θ and has no pole for α, β ≥ ½. Checked against R's qbeta.
      *
+     * @param  non-empty-list<array{float, float}>  $logs  as below
      * @return list<float>
      */
-    public static function nodes(float $alpha, float $beta): array
+    public static function nodes(float $alpha, float $beta, array $logs): array
     {
         if ($beta <= 0.0) {
             return array_fill(0, self::NODES, 1.0);
         }
-        [$logs, $most] = [[], -INF];
-        for ($i = 0; $i < self::GRID; $i++) {
-            $angle = ($i + 0.5) / self::GRID * M_PI_2;
-            $logs[] = (2.0 * $alpha - 1.0) * log(sin($angle)) + (2.0 * $beta - 1.0) * log(cos($angle));
-            $most = max($most, $logs[$i]);
+        $densities = [];
+        foreach ($logs as [$sine, $cosine]) {
+            $densities[] = (2.0 * $alpha - 1.0) * $sine + (2.0 * $beta - 1.0) * $cosine;
         }
-        $weights = array_map(static fn (float $log): float => exp($log - $most), $logs);
+        $most = max($densities);
+        $weights = [];
+        foreach ($densities as $log) {
+            $weights[] = exp($log - $most);
+        }
         [$sum, $gone, $nodes] = [array_sum($weights), 0.0, []];
         foreach ($weights as $i => $weight) {
             while (count($nodes) < self::NODES && $gone + $weight >= (count($nodes) + 0.5) / self::NODES * $sum) {
@@ -46,6 +49,16 @@ final class Chances
         }
 
         return count($nodes) === self::NODES ? $nodes : array_pad($nodes, self::NODES, 1.0);
+    }
+
+    /** @return non-empty-list<array{float, float}> of each cell's middle the logarithms of sine and cosine, the same for every Beta */
+    public static function logsOfAngles(): array
+    {
+        return array_map(static function (int $cell): array {
+            $angle = ($cell + 0.5) / self::GRID * M_PI_2;
+
+            return [log(sin($angle)), log(cos($angle))];
+        }, range(0, self::GRID - 1));
     }
 
     /** The cell of the grid in which a chance lies, from 0; the last one past the end is certainty. */
@@ -79,5 +92,40 @@ final class Chances
         }
 
         return array_pad($misses, self::SLICES, self::MOST_MISSES);
+    }
+
+    /**
+     * Good ones in a row before the first poor one, up to a goal, geometric: the least k with 1 − p^(k+1) over the share.
+     *
+     * @return list<int>
+     */
+    public static function runs(int $goal, float $chance): array
+    {
+        return array_map(static fn (float $share): int => match (true) {
+            $chance >= 1.0 => $goal,
+            $chance <= 0.0 => 0,
+            default => (int) min($goal, floor(log(1.0 - $share) / log($chance))),
+        }, self::shares());
+    }
+
+    /**
+     * Poor ones among so many, binomial, by its normal approximation.
+     *
+     * @return list<float>
+     */
+    public static function drops(int $reps, float $chance): array
+    {
+        [$mean, $deviation] = [$reps * (1.0 - $chance), sqrt($reps * $chance * (1.0 - $chance))];
+
+        return array_map(
+            static fn (float $share): float => max(0.0, $mean + $deviation * NormalDistribution::quantile($share)),
+            self::shares(),
+        );
+    }
+
+    /** @return list<float> the middles of the slices */
+    private static function shares(): array
+    {
+        return array_map(static fn (int $slice): float => ($slice + 0.5) / self::SLICES, range(0, self::SLICES - 1));
     }
 }

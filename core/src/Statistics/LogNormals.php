@@ -15,12 +15,10 @@ final class LogNormals
             return Quantiles::fixed($mean);
         }
 
-        return $memo->of(
+        return $memo->kept(
             "log-normal {$coefficientOfVariation}",
-            static fn (): Quantiles => Quantiles::unpacked($memo->kept(
-                "log-normal {$coefficientOfVariation}",
-                static fn (): string => Quantiles::logNormal(1.0, $coefficientOfVariation)->packed(),
-            )),
+            static fn (): Quantiles => Quantiles::logNormal(1.0, $coefficientOfVariation),
+            Quantiles::class,
         )->times($mean);
     }
 
@@ -33,13 +31,10 @@ final class LogNormals
     {
         $question = 'sum of log-normals '.json_encode($parts, JSON_THROW_ON_ERROR);
 
-        return $memo->of($question, static fn (): Quantiles => Quantiles::unpacked($memo->kept(
-            $question,
-            static fn (): string => array_reduce(
-                $parts,
-                static fn (Quantiles $sum, array $part): Quantiles => $sum->plus(self::of($memo, ...$part)),
-                Quantiles::fixed(0.0),
-            )->packed(),
-        )));
+        return $memo->kept($question, static fn (): Quantiles => array_reduce(
+            $parts,
+            static fn (Quantiles $sum, array $part): Quantiles => $sum->plus(self::of($memo, ...$part)),
+            Quantiles::fixed(0.0),
+        ), Quantiles::class);
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Statistics;
 
+use FleetSparrow\Core\Shared\Keepable;
+
 /**
  * A distribution as equally likely values, growing: value i stands for the share from i ÷ n to (i + 1) ÷ n.
  *
@@ -11,7 +13,7 @@ namespace FleetSparrow\Core\Statistics;
  *
  * Example: `Quantiles::of([3.0, 1.0, 2.0, 4.0])->at(0.5)` is `2.0`.
  */
-final readonly class Quantiles
+final readonly class Quantiles implements Keepable
 {
     /** As many as the slowest of unlike ones has, and a sum at least; this tool's own value. */
     public const COUNT = 256;
@@ -37,7 +39,7 @@ final readonly class Quantiles
     /** @param  list<float>  $values  in any order */
     public static function of(array $values): self
     {
-        sort($values);
+        sort($values, SORT_NUMERIC);
 
         return new self($values);
     }
@@ -91,13 +93,11 @@ final readonly class Quantiles
         return new self(array_pad($values, $count, $last));
     }
 
-    /** The values as bytes, to be kept: doubles of this machine, so that nothing is lost. */
     public function packed(): string
     {
         return pack('d*', ...$this->values);
     }
 
-    /** @param  string  $bytes  as packed */
     public static function unpacked(string $bytes): self
     {
         /** @var array<int, float> $values */
@@ -149,7 +149,12 @@ final readonly class Quantiles
 
     public function times(float $factor): self
     {
-        return new self(array_map(static fn (float $value): float => $value * $factor, $this->values));
+        $values = [];
+        foreach ($this->values as $value) {
+            $values[] = $value * $factor;
+        }
+
+        return new self($values);
     }
 
     public function atMost(float $limit): self
@@ -163,14 +168,14 @@ final readonly class Quantiles
         if ($other->isFixed() || $this->isFixed()) {
             [$some, $fixed] = $other->isFixed() ? [$this, $other->values[0]] : [$other, $this->values[0]];
 
-            return $fixed === 0.0 ? $some : new self(array_map(static fn (float $value): float => $value + $fixed, $some->values));
+            return $some->shifted($fixed);
         }
-        $sums = [];
-        foreach ($this->pairedWith($other) as [$mine, $theirs]) {
-            $sums[] = $mine + $theirs;
+        [$mine, $theirs] = $this->pairedWith($other);
+        foreach ($mine as $i => $value) {
+            $mine[$i] = $value + $theirs[$i];
         }
 
-        return self::of($sums);
+        return self::of($mine);
     }
 
     /** The product with an independent one. */
@@ -179,12 +184,25 @@ final readonly class Quantiles
         if ($other->isFixed() || $this->isFixed()) {
             return $other->isFixed() ? $this->times($other->values[0]) : $other->times($this->values[0]);
         }
-        $products = [];
-        foreach ($this->pairedWith($other) as [$mine, $theirs]) {
-            $products[] = $mine * $theirs;
+        [$mine, $theirs] = $this->pairedWith($other);
+        foreach ($mine as $i => $value) {
+            $mine[$i] = $value * $theirs[$i];
         }
 
-        return self::of($products);
+        return self::of($mine);
+    }
+
+    private function shifted(float $by): self
+    {
+        if ($by === 0.0) {
+            return $this;
+        }
+        $values = [];
+        foreach ($this->values as $value) {
+            $values[] = $value + $by;
+        }
+
+        return new self($values);
     }
 
     /** The largest of so many independent ones of this kind: P(all ≤ x) = P(one ≤ x)^n. */
@@ -242,7 +260,7 @@ final readonly class Quantiles
      * Each value of this one with one of the other's, spread evenly: the step is odd, so coprime to a power of two, and near its
      * golden section.
      *
-     * @return list<array{float, float}>
+     * @return array{list<float>, list<float>} of this one and of the other, pair by pair
      */
     private function pairedWith(self $other): array
     {
@@ -253,35 +271,68 @@ final readonly class Quantiles
             default => self::FINE,
         };
         [$mine, $theirs, $step] = [$this->inSlices($count), $other->inSlices($count), (int) (0.618 * $count) | 1];
-        $pairs = [];
-        foreach ($mine as $i => $value) {
-            $pairs[] = [$value, $theirs[($i * $step + 77) % $count]];
+        $spread = [];
+        for ($i = 0; $i < $count; $i++) {
+            $spread[] = $theirs[($i * $step + 77) % $count];
         }
 
-        return $pairs;
+        return [$mine, $spread];
     }
 
     /** @param  non-empty-list<self>  $each */
     private static function productOf(array $each): self
     {
-        $flat = [];
-        foreach ($each as $one) {
-            $flat = [...$flat, ...$one->thinned()->values];
+        $thinned = array_map(static fn (self $one): self => $one->thinned(), $each);
+        $from = self::below($thinned);
+        // Up to there nothing of the largest lies, so only what is above is looked at.
+        [$flat, $under, $product] = [[], [], 1.0];
+        foreach ($thinned as $which => $one) {
+            $under[$which] = (int) round($one->shareWithin($from) * self::COUNT);
+            $product *= $under[$which] / self::COUNT;
+            for ($at = $under[$which]; $at < self::COUNT; $at++) {
+                $flat[$which * self::COUNT + $at] = $one->values[$at];
+            }
         }
-        asort($flat);
-        $under = array_fill(0, count($each), 0);
-        [$values, $product, $missing] = [[], 1.0, count($each)];
+        asort($flat, SORT_NUMERIC);
+        [$values, $next] = [[], 0.5 / self::COUNT];
+        for (; $product >= $next; $next += 1.0 / self::COUNT) {
+            $values[] = $from;
+        }
         foreach ($flat as $at => $value) {
-            $which = intdiv($at, self::COUNT);
-            $below = $under[$which]++;
-            $product *= $below === 0 ? 1.0 / self::COUNT : ($below + 1) / $below;
-            $missing -= $below === 0 ? 1 : 0;
-            while ($missing === 0 && count($values) < self::COUNT && $product >= (count($values) + 0.5) / self::COUNT) {
+            $below = $under[intdiv($at, self::COUNT)]++;
+            $product *= ($below + 1) / $below;
+            for (; $product >= $next && count($values) < self::COUNT; $next += 1.0 / self::COUNT) {
                 $values[] = $value;
             }
         }
 
-        return new self(array_pad($values, self::COUNT, array_values($flat)[count($flat) - 1]));
+        return new self(array_pad($values, self::COUNT, $value ?? $from));
+    }
+
+    /**
+     * The greatest value at which each has something under it, and all together less than half a slice.
+     *
+     * @param  non-empty-list<self>  $each
+     */
+    private static function below(array $each): float
+    {
+        // Each has its first value under it: so the product begins over nought.
+        $least = max(array_map(static fn (self $one): float => $one->values[0], $each));
+        $most = max(array_map(static fn (self $one): float => $one->values[self::COUNT - 1], $each));
+        $at = static fn (float $value): float => array_product(array_map(
+            static fn (self $one): float => $one->shareWithin($value),
+            $each,
+        ));
+        for ($i = 0; $i < 8; $i++) {
+            $middle = ($least + $most) / 2.0;
+            if ($at($middle) < 0.5 / self::COUNT) {
+                $least = $middle;
+            } else {
+                $most = $middle;
+            }
+        }
+
+        return $least;
     }
 
     /** The quantile between two values, never across equal ones. */

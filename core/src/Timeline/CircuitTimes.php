@@ -20,9 +20,14 @@ final readonly class CircuitTimes
     /** One worker at one item; nobody is stopped where everybody goes at their own pace. */
     public function own(CircuitItem $item): Quantiles
     {
+        return $this->times($item)->of($item->pace);
+    }
+
+    private function times(CircuitItem $item): OwnTimes
+    {
         $limit = $this->dose->pace === CircuitPace::Own ? null : GoLimit::seconds($item->dose, $item->pace, $this->memo);
 
-        return (new OwnTimes($item->dose, $limit, $this->memo))->of($item->pace);
+        return new OwnTimes($item->dose, $limit, $this->memo);
     }
 
     /** Everybody at one item, until the next begins. */
@@ -33,19 +38,20 @@ final readonly class CircuitTimes
         return $this->dose->pace === CircuitPace::Clock && ! $slowest->isFixed() ? Quantiles::fixed(Whistle::seconds($slowest)) : $slowest;
     }
 
-    /** How much of an item one does: less where it is stopped before, more where one begins again until the whistle. */
-    public function share(CircuitItem $item, int $players): float
+    /** Reps one does at an item in a round, all its sides: more where one begins again until the whistle. */
+    public function reps(CircuitItem $item, int $players): float
     {
-        $endless = (new OwnTimes($item->dose, null, $this->memo))->mean($item->pace);
-        $worked = $this->dose->pace === CircuitPace::Clock ? $this->item($item, $players) : $this->own($item);
+        $times = $this->times($item);
+        $reps = $times->reps($item->pace);
+        $own = $times->mean($item->pace);
 
-        return $endless <= 0.0 || $item->dose->clockedSetSeconds() !== null ? 1.0 : $worked->mean() / $endless;
+        return $this->dose->pace === CircuitPace::Clock && $own > 0.0 ? $reps * $this->item($item, $players)->mean() / $own : $reps;
     }
 
     /** One worker through all items of all rounds, a chance and a pace anew for each item, and the rests on the way. */
     public function alone(): Quantiles
     {
-        return $this->dose->ownTime($this->dose->items[0]->pace, null, $this->memo)
+        return $this->dose->played($this->dose->items[0]->pace, null, $this->memo)->times
             ->plus(Quantiles::fixed(($this->dose->sets() - 1) * $this->dose->restSeconds()));
     }
 

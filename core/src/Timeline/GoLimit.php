@@ -27,10 +27,11 @@ final class GoLimit
         if (! $dose->mayNotEnd() || $said !== null) {
             return $said > 0.0 ? $said : null;
         }
-        $median = Quantiles::unpacked($memo->kept(
+        $median = $memo->kept(
             'median '.(new OwnTimes($dose, null, $memo))->question($pace),
-            static fn (): string => Quantiles::fixed($dose->ownTime($pace, null, $memo, 1)->at(0.5))->packed(),
-        ));
+            static fn (): Quantiles => Quantiles::fixed($dose->played($pace, null, $memo, 1)->times->at(0.5)),
+            Quantiles::class,
+        );
 
         return 30.0 * ceil(self::STOPPED_AFTER * $median->mean() / 30.0);
     }

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\Played;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 
@@ -22,23 +23,33 @@ final readonly class OwnTimes
 
     public function of(Pace $pace): Quantiles
     {
-        $question = $this->question($pace);
-
-        return $this->memo->of($question, fn (): Quantiles => Quantiles::unpacked($this->memo->kept(
-            $question,
-            fn (): string => $this->dose->ownTime($pace, $this->limitSeconds, $this->memo)->packed(),
-        )));
+        return $this->played($pace)->times;
     }
 
     /** Seconds of all goes on average, known without the whole table. */
     public function mean(Pace $pace): float
     {
-        $question = "mean {$this->question($pace)}";
+        return $this->onAverage($pace)->times->mean();
+    }
 
-        return $this->memo->of($question, fn (): float => Quantiles::unpacked($this->memo->kept(
-            $question,
-            fn (): string => Quantiles::fixed($this->of($pace)->mean())->packed(),
-        ))->mean());
+    /** Reps of all goes on average, those within the limit. */
+    public function reps(Pace $pace): float
+    {
+        return $this->onAverage($pace)->reps;
+    }
+
+    private function played(Pace $pace): Played
+    {
+        return $this->memo->kept(
+            $this->question($pace),
+            fn (): Played => $this->dose->played($pace, $this->limitSeconds, $this->memo),
+            Played::class,
+        );
+    }
+
+    private function onAverage(Pace $pace): Played
+    {
+        return $this->memo->kept("mean {$this->question($pace)}", fn (): Played => $this->played($pace)->onAverage(), Played::class);
     }
 
     /** What the answer depends on, and nothing else. */

@@ -104,8 +104,9 @@ final class Touching
         $times = new CircuitTimes($dose, $this->memo);
         $done = [];
         foreach ($spell->item === null ? $dose->items : [$spell->item => $dose->items[$spell->item]] as $i => $item) {
-            $reps = $item->dose->expectedReps($item->pace) * $times->share($item, count($workers));
-            foreach ($spell->item === null ? SideNames::of($item->dose) : [$spell->side] as $side) {
+            $sides = SideNames::of($item->dose);
+            $reps = $times->reps($item, count($workers)) / count($sides);
+            foreach ($spell->item === null ? $sides : [$spell->side] as $side) {
                 $done[] = [$i, $side, array_fill_keys($workers, $reps)];
             }
         }
@@ -117,30 +118,19 @@ final class Touching
     private function reps(Spell $spell): array
     {
         $isClocked = $this->dose->clockedSetSeconds() !== null;
+        $times = new OwnTimes($this->dose, $this->limitSeconds, $this->memo);
         $reps = [];
         foreach ($spell->seats as $player => $seat) {
             if ($seat->role->isActive()) {
                 $reps[$player] = match (true) {
                     $seat->role !== Role::Works => $this->inPlay($spell->seconds * $seat->ball),
                     $isClocked => $spell->seconds / $this->paces[$player]->secondsPerRep,
-                    default => $this->repsOfGo[$player] ??= $this->repsUntilStopped($this->paces[$player]),
+                    default => $this->repsOfGo[$player] ??= $times->reps($this->paces[$player]) / $this->dose->goes(),
                 };
             }
         }
 
         return $reps;
-    }
-
-    /** Reps of one go: fewer where a coach may stop it before it ends, in the share of its time. */
-    private function repsUntilStopped(Pace $pace): float
-    {
-        $reps = $this->dose->expectedReps($pace) / $this->dose->sets();
-        if ($this->limitSeconds === null) {
-            return $reps;
-        }
-        $endless = (new OwnTimes($this->dose, null, $this->memo))->mean($pace);
-
-        return $endless <= 0.0 ? $reps : $reps * (new OwnTimes($this->dose, $this->limitSeconds, $this->memo))->mean($pace) / $endless;
     }
 
     /** Reps that have as many contacts as somebody has in a game who has the ball for so long. */

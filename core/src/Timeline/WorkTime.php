@@ -17,6 +17,9 @@ use FleetSparrow\Core\Statistics\Quantiles;
  */
 final class WorkTime
 {
+    /** Unlike lanes from which each is taken in fewer values; this tool's own value. */
+    private const MANY = 4;
+
     /**
      * @param  non-empty-list<SeatedCrew>  $places
      * @param  array<int, Pace>  $paces  player → pace
@@ -39,28 +42,29 @@ final class WorkTime
             }
         }
         ksort($alike);
-        $largest = static function () use ($lanes, $alike, $own): string {
+        $largest = static function () use ($lanes, $alike, $own): Quantiles {
             $ends = [];
             foreach ($alike as $who => $count) {
-                array_push($ends, ...array_fill(0, $count, self::lane($own, ...$lanes[$who])));
+                array_push($ends, ...array_fill(0, $count, self::lane($own, ...$lanes[$who], isFine: count($lanes) < self::MANY)));
             }
 
-            return Quantiles::largest($ends)->packed();
+            return Quantiles::largest($ends);
         };
 
-        return Quantiles::unpacked($own->memo->kept('work '.hash('xxh128', serialize($alike)), $largest));
+        return $own->memo->kept('work '.hash('xxh128', serialize($alike)), $largest, Quantiles::class);
     }
 
     /**
      * One after the other at one place.
      *
      * @param  list<Pace>  $paces
+     * @param  bool  $isFine  false among many lanes, whose largest is thinned anyway
      */
-    private static function lane(OwnTimes $own, array $paces, float $gapSeconds): Quantiles
+    private static function lane(OwnTimes $own, array $paces, float $gapSeconds, bool $isFine): Quantiles
     {
         return array_reduce(
             $paces,
-            static fn (Quantiles $sum, Pace $pace): Quantiles => $sum->plus($own->of($pace)),
+            static fn (Quantiles $sum, Pace $pace): Quantiles => $sum->plus($isFine ? $own->of($pace) : $own->of($pace)->thinned()),
             Quantiles::fixed($gapSeconds),
         );
     }

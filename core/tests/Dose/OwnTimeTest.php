@@ -33,7 +33,7 @@ final class OwnTimeTest extends TestCase
     public function test_ten_good_ones_of_one_and_of_seven(): void
     {
         // Beta(6, 4), 4 s a try, 6 s to fetch: 10 · 4 + 8 · (4 + 6) = 120 s; the slowest of seven 236 s.
-        $one = QuotaDose::of(10, 0.0, DoseSides::Right)->ownTime(Pace::of(4.0, 0.6, 6.0), null, new Memo);
+        $one = QuotaDose::of(10, 0.0, DoseSides::Right)->played(Pace::of(4.0, 0.6, 6.0), null, new Memo)->times;
         self::assertEqualsWithDelta(120.0, $one->mean(), 1.0);
         self::assertEqualsWithDelta(236.0, $one->largestOfSame(7)->mean(), 2.5);
     }
@@ -53,29 +53,41 @@ final class OwnTimeTest extends TestCase
     #[DataProvider('doses')]
     public function test_against_plays(Dose $dose, ?float $limit): void
     {
-        $times = array_map(fn (int $i): float => self::play($dose, $limit), range(1, self::PLAYS));
+        [$times, $reps] = [[], 0.0];
+        for ($i = 0; $i < self::PLAYS; $i++) {
+            [$times[], $done] = self::play($dose, $limit);
+            $reps += $done / self::PLAYS;
+        }
         sort($times);
-        $own = $dose->ownTime(Pace::of(3.0, 0.6, 4.0), $limit, new Memo);
+        $played = $dose->played(Pace::of(3.0, 0.6, 4.0), $limit, new Memo);
+        $own = $played->times;
+        self::assertEqualsWithDelta(1.0, $played->reps / $reps, 0.02);
         self::assertEqualsWithDelta(1.0, $own->mean() / (array_sum($times) / self::PLAYS), 0.015);
         foreach ([0.2, 0.5, 0.8, 0.95] as $share) {
             self::assertEqualsWithDelta(1.0, $own->at($share) / $times[(int) ($share * self::PLAYS)], 0.03, "{$share}");
         }
     }
 
-    /** All goes of one player; Beta(6, 4) is the 6th of 9 uniforms. */
-    private static function play(Dose $dose, ?float $limit): float
+    /**
+     * All goes of one player; Beta(6, 4) is the 6th of 9 uniforms.
+     *
+     * @return array{float, float} seconds, and reps within the limit
+     */
+    private static function play(Dose $dose, ?float $limit): array
     {
         $draws = array_map(fn (int $i): float => self::even(), range(1, 9));
         sort($draws);
         $normal = sqrt(-2.0 * log(1.0 - self::even())) * cos(2.0 * M_PI * self::even());
         $seconds = 3.0 * exp(sqrt(log(1.0625)) * $normal - log(1.0625) / 2.0);
         $fields = $dose->fields();
-        $time = 0.0;
+        [$time, $done] = [0.0, 0.0];
         for ($go = 0; $go < $dose->goes(); $go++) {
-            $time += min($limit ?? INF, self::go($fields, $draws[5], $seconds));
+            [$taken, $reps] = self::go($fields, $draws[5], $seconds);
+            $time += min($limit ?? INF, $taken);
+            $done += $reps * min(1.0, ($limit ?? INF) / $taken);
         }
 
-        return $time;
+        return [$time, $done];
     }
 
     private static function even(): float
@@ -83,8 +95,11 @@ final class OwnTimeTest extends TestCase
         return self::$chance->getInt(0, 999_999_999) / 1e9;
     }
 
-    /** @param  array<string, int|float|string>  $fields */
-    private static function go(array $fields, float $chance, float $seconds): float
+    /**
+     * @param  array<string, int|float|string>  $fields
+     * @return array{float, int} seconds and reps
+     */
+    private static function go(array $fields, float $chance, float $seconds): array
     {
         $isGood = fn (): bool => self::even() < $chance;
         [$time, $good, $tries] = [0.0, 0, 0];
@@ -93,22 +108,23 @@ final class OwnTimeTest extends TestCase
                 case 'quota':
                 case 'collective':
                     $isHit = $isGood();
+                    $tries++;
                     $time += $seconds + ($isHit ? 0.0 : 4.0);
                     $good += $isHit || ($fields['onlyGood'] ?? 1) === 0 ? 1 : 0;
                     if ($good === ($fields['good'] ?? $fields['total'])) {
-                        return $time;
+                        return [$time, $tries];
                     }
                     break;
                 case 'streak':
                     if ($good === $fields['goal'] || ! $isGood()) {
-                        return $good * $seconds + 4.0;
+                        return [$good * $seconds + 4.0, $good];
                     }
                     $good++;
                     break;
                 default:
                     $tries++;
                     if ($isGood() || $tries === $fields['balls']) {
-                        return $tries * $seconds + 4.0;
+                        return [$tries * $seconds + 4.0, $tries];
                     }
             }
         }

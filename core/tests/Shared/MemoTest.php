@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Shared;
 
 use FleetSparrow\Core\Clock\ClockRules;
+use FleetSparrow\Core\Dose\Played;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
@@ -14,6 +15,7 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Tests\Drill\BookTest;
 use PHPUnit\Framework\TestCase;
 
@@ -21,12 +23,19 @@ final class MemoTest extends TestCase
 {
     public function test_what_was_kept_is_not_worked_out_again(): void
     {
-        $memo = new Memo(['six by seven' => '42', 'nobody asks' => '?']);
-        self::assertSame('42', $memo->kept('six by seven', fn (): string => self::fail('It is known.')));
+        $answer = static fn (float $value): Quantiles => Quantiles::fixed($value);
+        $memo = new Memo(['six by seven' => $answer(42.0)->packed(), 'nobody asks' => '?']);
+        $known = $memo->kept('six by seven', fn (): Quantiles => self::fail('It is known.'), Quantiles::class);
+        self::assertEquals($answer(42.0), $known);
         self::assertFalse($memo->isFuller());
-        self::assertSame('72', $memo->kept('eight by nine', fn (): string => '72'));
+        self::assertEquals($answer(72.0), $memo->kept('eight by nine', fn (): Quantiles => $answer(72.0), Quantiles::class));
         self::assertTrue($memo->isFuller());
-        self::assertSame(['six by seven' => '42', 'eight by nine' => '72'], $memo->asked());
+        self::assertSame(
+            ['six by seven' => $answer(42.0)->packed(), 'eight by nine' => $answer(72.0)->packed()],
+            $memo->asked(),
+        );
+        $played = new Played(Quantiles::of([3.0, 1.0, 2.5]), 7.25);
+        self::assertEquals($played, Played::unpacked($played->packed()));
     }
 
     public function test_a_plan_comes_to_the_same_with_what_the_last_one_kept(): void

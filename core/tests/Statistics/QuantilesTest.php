@@ -73,13 +73,13 @@ final class QuantilesTest extends TestCase
         // Beta(1, 1) is even, Beta(2, 1) has the quantile √u, Beta(1, 3) the quantile 1 − (1 − u)^⅓.
         foreach (range(0, Chances::NODES - 1) as $i) {
             $share = ($i + 0.5) / Chances::NODES;
-            self::assertEqualsWithDelta($share, Chances::nodes(1.0, 1.0)[$i], 1e-3);
-            self::assertEqualsWithDelta(sqrt($share), Chances::nodes(2.0, 1.0)[$i], 1e-3);
-            self::assertEqualsWithDelta(1.0 - (1.0 - $share) ** (1 / 3), Chances::nodes(1.0, 3.0)[$i], 1e-3);
+            self::assertEqualsWithDelta($share, Chances::nodes(1.0, 1.0, Chances::logsOfAngles())[$i], 1e-3);
+            self::assertEqualsWithDelta(sqrt($share), Chances::nodes(2.0, 1.0, Chances::logsOfAngles())[$i], 1e-3);
+            self::assertEqualsWithDelta(1.0 - (1.0 - $share) ** (1 / 3), Chances::nodes(1.0, 3.0, Chances::logsOfAngles())[$i], 1e-3);
         }
-        self::assertSame(array_fill(0, Chances::NODES, 1.0), Chances::nodes(10.0, 0.0));
+        self::assertSame(array_fill(0, Chances::NODES, 1.0), Chances::nodes(10.0, 0.0, Chances::logsOfAngles()));
         // R: qbeta(0.5, 9.5, 0.5) = 0.9752, from memory; the density has a pole at 1.
-        self::assertEqualsWithDelta(0.975, Chances::nodes(9.5, 0.5)[intdiv(Chances::NODES, 2)], 4e-3);
+        self::assertEqualsWithDelta(0.975, Chances::nodes(9.5, 0.5, Chances::logsOfAngles())[intdiv(Chances::NODES, 2)], 4e-3);
     }
 
     public function test_misses_before_the_first_good_one_are_geometric(): void

@@ -52,9 +52,12 @@ final class CircuitTimesTest extends TestCase
         self::assertSame($turn + 40.0, $times->whole(7)->mean());
         self::assertSame([0.0, true], [fmod($turn, 15.0), $turn >= $slowest && $turn < $slowest + 15.0]);
         // A clocked item keeps its own time, and nobody does more or less of it; of good ones most begin again.
-        self::assertSame(1.0, $times->share(self::item(TimedDose::of(40.0, 1, 0.0, DoseSides::Right)), 7));
-        self::assertGreaterThan(1.5, $times->share($good, 7));
-        self::assertLessThan(1.0, self::times(CircuitPace::Last, $good)->share($good, 7));
+        $clocked = self::item(TimedDose::of(40.0, 1, 0.0, DoseSides::Right));
+        self::assertSame(40.0 / $clocked->pace->secondsPerRep, $times->reps($clocked, 7));
+        $toTheLast = self::times(CircuitPace::Last, $good)->reps($good, 7);
+        self::assertGreaterThan(1.5 * $toTheLast, $times->reps($good, 7));
+        // Who may be stopped does fewer than who goes at their own pace.
+        self::assertLessThan(self::times(CircuitPace::Own, $good)->reps($good, 7), $toTheLast);
     }
 
     public function test_rests_lie_between_items_and_between_rounds_and_none_trails(): void
