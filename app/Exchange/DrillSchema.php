@@ -101,6 +101,8 @@ final class DrillSchema
             'slug' => self::slug(), 'name' => self::text(120), 'family' => self::enum(Family::class), 'summary' => self::text(300),
             'words' => $sentences,
             'layout' => ['$ref' => '#/$defs/layout'],
+            // Numbers made on this one are of the same line, where the drill is now done on the spot or in a shared box.
+            'formerLayout' => ['$ref' => '#/$defs/layout'],
             'script' => self::text(400), 'combination' => $list(['$ref' => '#/$defs/part'], 2, 12),
             'buildUp' => $list(['$ref' => '#/$defs/part'], 2, 12), 'circuit' => $list(['$ref' => '#/$defs/item'], 1, 20),
             'secondsPerRep' => self::number(0.1, 120.0), 'metresPerSecond' => self::number(0.2, 8.0),

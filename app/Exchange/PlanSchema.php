@@ -8,6 +8,7 @@ use App\Exchange\Import\BuildRequestFile;
 use App\Exchange\Import\PlanFile;
 use FleetSparrow\Core\Builder\Wish;
 use FleetSparrow\Core\Caution\HeadingProfile;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Plan\Availability;
@@ -84,12 +85,15 @@ final class PlanSchema
             'squad' => self::object([
                 'ageGroup' => self::oneOf(AgeGroup::names()), 'headingProfile' => self::enum(HeadingProfile::class),
                 'markers' => self::whole(0, 999), 'balls' => self::whole(0, 999), 'goals' => self::whole(0, 999),
+                'wallPlaces' => self::whole(0, 999),
+                'seconds' => self::object(array_fill_keys(ClockRules::CHOSEN, self::number(0.0, ClockRules::MOST_SECONDS))),
                 'area' => self::object(
                     ['width' => self::number(0.5, 400.0), 'depth' => self::number(0.5, 400.0), 'unit' => self::enum(LengthUnit::class)],
                     ['width', 'depth', 'unit'],
                 ),
             ]),
             'helpers' => self::whole(0, 20),
+            'laidBefore' => ['type' => 'boolean'],
             'weather' => self::object(
                 [
                     'isHot' => ['type' => 'boolean'],

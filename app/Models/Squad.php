@@ -10,6 +10,7 @@ use FleetSparrow\Core\Caution\BallSize;
 use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Plan\Area;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Ground;
@@ -36,6 +37,14 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $markers_owned null when the squad has not said, as for balls and goals
  * @property int|null $balls_owned
  * @property int|null $goals_owned
+ * @property int|null $wall_places  how many can play at a wall or a board at a time
+ * @property float|null $marker_seconds  null for the default, as for those below
+ * @property float|null $explain_new_seconds
+ * @property float|null $explain_known_seconds
+ * @property float|null $explain_again_seconds
+ * @property float|null $explain_other_side_seconds
+ * @property float|null $change_over_seconds
+ * @property float|null $write_seconds
  * @property float|null $heat_care_celsius  wet-bulb globe temperature from which a session is run with more water and shade
  * @property float|null $heat_stop_celsius  from which it is moved
  * @property int $version of what it has chosen
@@ -74,6 +83,14 @@ class Squad extends Model
         'balls_owned',
         'bibs_owned',
         'goals_owned',
+        'wall_places',
+        'marker_seconds',
+        'explain_new_seconds',
+        'explain_known_seconds',
+        'explain_again_seconds',
+        'explain_other_side_seconds',
+        'change_over_seconds',
+        'write_seconds',
         'heat_care_celsius',
         'heat_stop_celsius',
         'version',
@@ -90,6 +107,13 @@ class Squad extends Model
             'season_starts_on' => 'immutable_date',
             'heat_care_celsius' => 'float',
             'heat_stop_celsius' => 'float',
+            'marker_seconds' => 'float',
+            'explain_new_seconds' => 'float',
+            'explain_known_seconds' => 'float',
+            'explain_again_seconds' => 'float',
+            'explain_other_side_seconds' => 'float',
+            'change_over_seconds' => 'float',
+            'write_seconds' => 'float',
         ];
     }
 
@@ -99,6 +123,25 @@ class Squad extends Model
         return $this->area_width_mm === null || $this->area_depth_mm === null
             ? null
             : new Area(Length::ofMetres($this->area_width_mm / 1000), Length::ofMetres($this->area_depth_mm / 1000), $this->length_unit);
+    }
+
+    public function kit(): KitOwned
+    {
+        return new KitOwned($this->markers_owned, $this->balls_owned, $this->goals_owned, $this->wall_places);
+    }
+
+    /** @return array<string, float|null> what it has chosen of the judged parts, by their names in the core; null for the default */
+    public function clockSeconds(): array
+    {
+        return [
+            'markerSeconds' => $this->marker_seconds,
+            'explainNewSeconds' => $this->explain_new_seconds,
+            'explainKnownSeconds' => $this->explain_known_seconds,
+            'explainAgainSeconds' => $this->explain_again_seconds,
+            'explainOtherSideSeconds' => $this->explain_other_side_seconds,
+            'changeOverSeconds' => $this->change_over_seconds,
+            'writeSeconds' => $this->write_seconds,
+        ];
     }
 
     /** What the profile the squad follows allows its age group; null while the age group is none it knows. */

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $version
  * @property string|null $client_uuid what the device that added it calls it, so that it is added once
  * @property int $helpers  grown-ups beside the coach
+ * @property bool $is_laid_before  whether the first layout lies before the start
  * @property bool $is_hot  the switch anybody may press
  * @property float|null $temperature_celsius
  * @property float|null $humidity_percent
@@ -41,7 +42,14 @@ class TrainingSession extends Model
 {
     use BelongsToClub;
 
-    protected $attributes = ['helpers' => 0, 'is_hot' => false, 'recap_answers' => '', 'recap_how_hard' => null, 'is_only_tried' => false];
+    protected $attributes = [
+        'helpers' => 0,
+        'is_laid_before' => true,
+        'is_hot' => false,
+        'recap_answers' => '',
+        'recap_how_hard' => null,
+        'is_only_tried' => false,
+    ];
 
     protected $fillable = [
         'squad_id',
@@ -52,6 +60,7 @@ class TrainingSession extends Model
         'version',
         'client_uuid',
         'helpers',
+        'is_laid_before',
         'is_hot',
         'temperature_celsius',
         'humidity_percent',
@@ -67,6 +76,7 @@ class TrainingSession extends Model
     {
         return [
             'starts_at_utc' => 'immutable_datetime',
+            'is_laid_before' => 'boolean',
             'is_hot' => 'boolean',
             'temperature_celsius' => 'float',
             'humidity_percent' => 'float',

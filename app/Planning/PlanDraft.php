@@ -29,6 +29,7 @@ final readonly class PlanDraft
      * @param  array<int, string>  $may  player → what they may do today, where that is not everything
      * @param  array{isHot: bool, temperatureCelsius: float|null, humidityPercent: float|null}  $heat
      * @param  list<array{blockId: string|null, code: string, reason: string}>  $overrides
+     * @param  bool  $isLaidBefore  whether the first layout lies before the start
      */
     public function __construct(
         public int $slotMinutes,
@@ -38,6 +39,7 @@ final readonly class PlanDraft
         public array $may = [],
         public array $heat = ['isHot' => false, 'temperatureCelsius' => null, 'humidityPercent' => null],
         public array $overrides = [],
+        public bool $isLaidBefore = true,
     ) {
     }
 
@@ -45,30 +47,40 @@ final readonly class PlanDraft
     public static function ofSession(TrainingSession $session, array $comingPlayerIds): self
     {
         return new self(
-            $session->slot_minutes,
-            array_values($session->blocks->map(self::fields(...))->all()),
-            $comingPlayerIds,
-            min(20, max(0, $session->helpers)),
-            $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)
+            slotMinutes: $session->slot_minutes,
+            blocks: array_values($session->blocks->map(self::fields(...))->all()),
+            comingPlayerIds: $comingPlayerIds,
+            helpers: min(20, max(0, $session->helpers)),
+            may: $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)
                 ->mapWithKeys(fn (Attendance $one): array => [$one->player_id => $one->may->value])
                 ->all(),
-            [
+            heat: [
                 'isHot' => $session->is_hot,
                 'temperatureCelsius' => $session->temperature_celsius,
                 'humidityPercent' => $session->humidity_percent,
             ],
-            array_values(
+            overrides: array_values(
                 $session->overrides->map(
                     fn (PlanOverride $one): array => ['blockId' => $one->block_key, 'code' => $one->code, 'reason' => $one->reason],
                 )->all(),
             ),
+            isLaidBefore: $session->is_laid_before,
         );
     }
 
     /** @param  list<int>  $comingPlayerIds */
     public function withPlayers(array $comingPlayerIds): self
     {
-        return new self($this->slotMinutes, $this->blocks, $comingPlayerIds, $this->helpers, $this->may, $this->heat, $this->overrides);
+        return new self(
+            slotMinutes: $this->slotMinutes,
+            blocks: $this->blocks,
+            comingPlayerIds: $comingPlayerIds,
+            helpers: $this->helpers,
+            may: $this->may,
+            heat: $this->heat,
+            overrides: $this->overrides,
+            isLaidBefore: $this->isLaidBefore,
+        );
     }
 
     /** @return list<int> */

@@ -12,7 +12,6 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Record\TaskDifference;
@@ -46,7 +45,7 @@ final class DrillTrial
             $players,
             [],
             new ClockRules,
-            new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
+            $squad->kit(),
             $squad->area(),
             $squad->headingLimit(),
         );

@@ -12,7 +12,6 @@ use App\Planning\WorkedOut;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -89,13 +88,14 @@ final class PlanEvaluationQuery
             players: $players,
             knownDrills: $basis->knownDrills,
             rules: $basis->rules,
-            kit: new KitOwned($squad->markers_owned, $squad->balls_owned, $squad->goals_owned),
+            kit: $squad->kit(),
             area: $squad->area(),
             heading: $squad->headingLimit(),
             helpers: $draft->helpers,
             past: $basis->past,
             weather: $draft->weather($squad->heat_care_celsius, $squad->heat_stop_celsius),
             memo: $memo,
+            isLaidBefore: $draft->isLaidBefore,
         );
     }
 }

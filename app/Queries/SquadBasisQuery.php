@@ -51,7 +51,8 @@ final class SquadBasisQuery
         return new SquadBasis(
             array_map(StrongFoot::from(...), $kept['strongFeet']),
             $kept['knownDrills'],
-            new ClockRules(
+            ClockRules::chosen(
+                $squad->clockSeconds(),
                 setUp: Calibration::of($kept['times']['set-up']),
                 explain: Calibration::of($kept['times']['explain']),
                 changeOver: Calibration::of($kept['times']['change']),

@@ -7,6 +7,7 @@ namespace App\Settings;
 use App\Models\Squad;
 use FleetSparrow\Core\Caution\BallSize;
 use FleetSparrow\Core\Caution\HeadingProfile;
+use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Length;
@@ -107,6 +108,71 @@ final class SquadSettings
             Setting::number('ballsOwned', 'balls_owned', 'Balls owned', 'What is in the bag; a plan that needs more says so.', 999),
             Setting::number('bibsOwned', 'bibs_owned', 'Bibs owned', 'Of all colours together.', 999),
             Setting::number('goalsOwned', 'goals_owned', 'Small goals owned', 'Two markers stand in for one.', 99),
+            Setting::number(
+                'wallPlaces',
+                'wall_places',
+                'Places at a wall',
+                'How many can play at a wall or a rebound board at a time; one, until you say so.',
+                99,
+                default: 'one',
+            ),
+            ...self::seconds(),
+        ];
+    }
+
+    /** @return list<Setting> */
+    private static function seconds(): array
+    {
+        $rules = new ClockRules;
+        $words = static fn (float $seconds): string => "{$seconds} s";
+        $seconds = static fn (string $key, string $column, string $label, string $sentence, float $default): Setting => Setting::number(
+            $key,
+            $column,
+            $label,
+            $sentence,
+            (int) ClockRules::MOST_SECONDS,
+            whole: false,
+            default: $words($default),
+        );
+
+        return [
+            $seconds('markerSeconds', 'marker_seconds', 'Seconds a marker', 'To lay, move or lift one.', $rules->markerSeconds),
+            $seconds(
+                'explainNewSeconds',
+                'explain_new_seconds',
+                'Seconds to explain a new drill',
+                'One not done in the last three sessions.',
+                $rules->explainNewSeconds,
+            ),
+            $seconds(
+                'explainKnownSeconds',
+                'explain_known_seconds',
+                'Seconds to explain a known drill',
+                'Also a new move where the ground and the way stay.',
+                $rules->explainKnownSeconds,
+            ),
+            $seconds(
+                'explainAgainSeconds',
+                'explain_again_seconds',
+                'Seconds for the same again',
+                'Also a known move where the ground and the way stay.',
+                $rules->explainAgainSeconds,
+            ),
+            $seconds(
+                'explainOtherSideSeconds',
+                'explain_other_side_seconds',
+                'Seconds for the other side',
+                'Of what was just done.',
+                $rules->explainOtherSideSeconds,
+            ),
+            $seconds(
+                'changeOverSeconds',
+                'change_over_seconds',
+                'Seconds to move on',
+                'From one station to the next.',
+                $rules->changeOverSeconds,
+            ),
+            $seconds('writeSeconds', 'write_seconds', 'Seconds a number', 'To write one down.', $rules->writeSeconds),
         ];
     }
 

@@ -176,9 +176,9 @@ final class ContractTest extends FeatureTestCase
                         ),
                     ],
                 ],
-                'proposals' => $answers['proposals'][1]->json(),
-                'evaluation' => $answers['evaluation'][1]->json(),
-                'run-pack' => $answers['run-pack'][1]->json(),
+                'proposals' => (array) json_decode((string) $answers['proposals'][1]->getContent(), false, 512, JSON_THROW_ON_ERROR),
+                'evaluation' => (array) json_decode((string) $answers['evaluation'][1]->getContent(), false, 512, JSON_THROW_ON_ERROR),
+                'run-pack' => (array) json_decode((string) $answers['run-pack'][1]->getContent(), false, 512, JSON_THROW_ON_ERROR),
                 'drill' => [
                     'drills' => array_map(
                         fn (string $slug): array => $this->versionOf($slug)->content,

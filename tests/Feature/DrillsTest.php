@@ -305,11 +305,14 @@ final class DrillsTest extends FeatureTestCase
 
     public function test_from_one_layout_to_the_next_each_marker_has_its_fate(): void
     {
-        $answer = $this->actingAs($this->assistant)->getJson($this->path('reset').'?from=sole-taps&to=inside-taps')->assertOk()->json();
+        $answer = $this->actingAs($this->assistant)->getJson($this->path('reset').'?from=drag-back-turn&to=inside-cut-turn')->assertOk()->json();
         self::assertSame([4, 0, 0, 0], [$answer['kept'], $answer['moved'], $answer['added'], $answer['lifted']]);
-        $zigzag = $this->getJson($this->path('reset').'?from=sole-taps&to=zigzag-in-out')->assertOk()->json();
+        $zigzag = $this->getJson($this->path('reset').'?from=drag-back-turn&to=zigzag-in-out')->assertOk()->json();
         self::assertSame(5, $zigzag['kept'] + $zigzag['moved'] + $zigzag['added']);
         self::assertSame(1, $zigzag['added']);
+        // On the spot nothing lies: all is laid.
+        $spot = $this->getJson($this->path('reset').'?from=sole-taps&to=zigzag-in-out')->assertOk()->json();
+        self::assertSame([0, 0, 5, 0, 5], [$spot['kept'], $spot['moved'], $spot['added'], $spot['lifted'], count($spot['markers'])]);
         $this->getJson($this->path('reset').'?from=sole-taps&to=nowhere')->assertStatus(422)->assertJsonPath('fields.0.path', 'to');
     }
 

@@ -15,21 +15,21 @@ final class PlanTest extends FeatureTestCase
 {
     public function test_preview_answers_what_the_core_works_out(): void
     {
-        // Four players, boxes of their own with four markers: 80 s set-up, 60 s explaining, 80 s work, four numbers 8 s.
+        // Four players on the spot, a ball each: nothing to lay out, 60 s explaining, 80 s work, four numbers 8 s.
         $answer = $this->preview([$this->drillBlock('sole-taps')])->assertOk();
 
-        $answer->assertJsonPath('blocks.0.partSeconds', ['setUp' => 80, 'explain' => 60, 'work' => 80, 'changeOver' => 0, 'write' => 8]);
-        self::assertEqualsWithDelta(228.0, $answer->json('meanSeconds'), 0.01);
+        $answer->assertJsonPath('blocks.0.partSeconds', ['setUp' => 0, 'explain' => 60, 'work' => 80, 'changeOver' => 0, 'write' => 8]);
+        self::assertEqualsWithDelta(148.0, $answer->json('meanSeconds'), 0.01);
         self::assertSame([67, 67], [$answer->json('touches.left'), $answer->json('touches.right')]);
     }
 
     public function test_the_order_changes_the_clock_through_the_layout(): void
     {
-        $together = [$this->drillBlock('sole-taps'), $this->drillBlock('inside-taps'), $this->drillBlock('figure-of-eight')];
+        $together = [$this->drillBlock('drag-back-turn'), $this->drillBlock('inside-cut-turn'), $this->drillBlock('figure-of-eight')];
         $apart = [$together[0], $together[2], $together[1]];
 
-        // Side by side the boxes stay. Apart, two of their markers stay under the two figures of eight, so 14 of 16 are touched
-        // once more, at 5 s.
+        // Side by side the two boxes stay and the second turn takes 20 s to explain, not 60. Apart, one marker of each box stays
+        // under a figure of eight, so 6 of 8 are touched once more, at 5 s: 40 + 30.
         self::assertEqualsWithDelta(
             70.0,
             $this->preview($apart)->json('meanSeconds') - $this->preview($together)->json('meanSeconds'),

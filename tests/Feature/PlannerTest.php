@@ -134,7 +134,7 @@ final class PlannerTest extends FeatureTestCase
 
     public function test_a_run_leaves_its_times_behind_and_the_next_plan_goes_by_them(): void
     {
-        $plan = $this->plan([$this->drillBlock('sole-taps')], ['startsAt' => '2026-03-10T18:00']);
+        $plan = $this->plan([$this->drillBlock('drag-back-turn')], ['startsAt' => '2026-03-10T18:00', 'laidBefore' => false]);
         $session = $this->keep($plan)->assertCreated()->json('id');
         $segments = $this->getJson("/api/v1/sessions/{$session}/run")->assertOk()->json('segments');
         $judged = array_values(array_filter($segments, fn (array $one): bool => $one['plainSeconds'] !== null));
@@ -158,7 +158,7 @@ final class PlannerTest extends FeatureTestCase
         self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->count());
 
         // (1 · 2 + 3) ÷ 4 of the minute a new drill takes, of the 20 s of a known one.
-        $next = $this->plan([$this->drillBlock('sole-taps')]);
+        $next = $this->plan([$this->drillBlock('drag-back-turn')]);
         self::assertEquals(25, $this->preview($next)->json('blocks.0.partSeconds.explain'));
         self::assertStringEndsWith('Times 1.25, from your last 1 block.', $this->preview($next)->json('blocks.0.how.1'));
         // Only tried: the drill is as new as before, and nothing is learned; and back.

@@ -368,6 +368,14 @@ final class WallsTest extends FeatureTestCase
             'ballsOwned' => null,
             'bibsOwned' => null,
             'goalsOwned' => null,
+            'wallPlaces' => null,
+            'markerSeconds' => null,
+            'explainNewSeconds' => null,
+            'explainKnownSeconds' => null,
+            'explainAgainSeconds' => null,
+            'explainOtherSideSeconds' => null,
+            'changeOverSeconds' => null,
+            'writeSeconds' => null,
         ];
 
         return match ($name) {

@@ -62,6 +62,7 @@ final class KeepPlan
             $session->fill(
                 $header + [
                     'helpers' => $draft->helpers,
+                    'is_laid_before' => $draft->isLaidBefore,
                     'is_hot' => $draft->heat['isHot'],
                     'temperature_celsius' => $draft->heat['temperatureCelsius'],
                     'humidity_percent' => $draft->heat['humidityPercent'],

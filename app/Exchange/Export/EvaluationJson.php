@@ -137,13 +137,14 @@ final class EvaluationJson
             'longestWaitSeconds' => round($block->longestWaitSeconds()),
             'touches' => self::meanTouches($block->touches),
             'segments' => array_map(static fn (Segment $one): array => self::segment($one, $withPlayers), $block->segments),
-            'reset' => $block->setUp === null
+            'reset' => $block->laying === null
                 ? null
                 : [
-                    'kept' => $block->setUp->kept,
-                    'moved' => $block->setUp->moved(),
-                    'added' => $block->setUp->added(),
-                    'lifted' => $block->setUp->lifted(),
+                    'kept' => $block->laying->setUp->kept,
+                    'moved' => $block->laying->setUp->moved(),
+                    'added' => $block->laying->setUp->added(),
+                    'lifted' => $block->laying->setUp->lifted(),
+                    'laid' => $block->laying->when->value,
                 ],
             'how' => $block->how,
             'warnings' => array_map(self::warning(...), $block->warnings),

@@ -34,6 +34,7 @@ final class BuildRequestFile
         'slotMinutes',
         'squad',
         'helpers',
+        'laidBefore',
         'weather',
         'players',
         'past',

@@ -37,6 +37,7 @@ final readonly class PlanFile
         'slotMinutes',
         'squad',
         'helpers',
+        'laidBefore',
         'weather',
         'players',
         'past',

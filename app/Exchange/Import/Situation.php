@@ -31,6 +31,8 @@ use FleetSparrow\Core\Shared\StrongFoot;
  */
 final readonly class Situation
 {
+    private const SQUAD = ['ageGroup', 'headingProfile', 'markers', 'balls', 'goals', 'wallPlaces', 'seconds', 'area'];
+
     private function __construct(public PlanContext $context, public ?AgeGroup $ageGroup)
     {
     }
@@ -39,7 +41,7 @@ final readonly class Situation
     public static function read(BookFields $file, FaultList $faults): ?self
     {
         $squad = $file->has('squad') ? $file->object('squad') : new BookFields([], 'squad');
-        $faults->unknown('squad', $squad->fields, ['ageGroup', 'headingProfile', 'markers', 'balls', 'goals', 'area']);
+        $faults->unknown('squad', $squad->fields, self::SQUAD);
         $ageGroup = $squad->has('ageGroup')
             ? $faults->try('squad.ageGroup', fn (): AgeGroup => AgeGroup::of($squad->text('ageGroup', most: 5)))
             : null;
@@ -66,13 +68,17 @@ final readonly class Situation
         $known = $faults->try('past.knownDrills', fn (): array => $past->texts('knownDrills', most: 200));
         $rules = $faults->try(
             'past.times',
-            fn (): ClockRules => self::rules($past->has('times') ? $past->object('times') : new BookFields([], 'past.times')),
+            fn (): ClockRules => self::rules(
+                $past->has('times') ? $past->object('times') : new BookFields([], 'past.times'),
+                $squad->has('seconds') ? $squad->object('seconds') : new BookFields([], 'squad.seconds'),
+                $faults,
+            ),
         );
         $season = $faults->try('past', fn (): SeasonPast => self::past($past));
         if ($players === null || $helpers === null || $weather === null || $known === null || $rules === null || $season === null) {
             return null;
         }
-        $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'));
+        $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'), $owned('wallPlaces'));
         $context = $faults->try(
             'players',
             fn (): PlanContext => PlanContext::of(
@@ -85,6 +91,7 @@ final readonly class Situation
                 helpers: $helpers,
                 past: $season,
                 weather: $weather,
+                isLaidBefore: ! $file->has('laidBefore') || $file->flag('laidBefore'),
             ),
         );
 
@@ -160,14 +167,27 @@ final readonly class Situation
         );
     }
 
-    private static function rules(BookFields $times): ClockRules
+    private static function rules(BookFields $times, BookFields $seconds, FaultList $faults): ClockRules
     {
+        $faults->unknown('squad.seconds', $seconds->fields, ClockRules::CHOSEN);
+        $chosen = array_filter(
+            ClockRules::CHOSEN,
+            static fn (string $name): bool => $seconds->has($name),
+        );
         $of = fn (string $part): Calibration => Calibration::of(array_map(
             fn (BookFields $one): array => [$one->number('plannedSeconds', 0.1, 7200.0), $one->number('actualSeconds', 0.0, 7200.0)],
             $times->entries($part),
         ));
 
-        return new ClockRules(setUp: $of('setUp'), explain: $of('explain'), changeOver: $of('changeOver'));
+        return ClockRules::chosen(
+            array_combine($chosen, array_map(
+                static fn (string $name): float => $seconds->number($name, 0.0, ClockRules::MOST_SECONDS),
+                $chosen,
+            )),
+            setUp: $of('setUp'),
+            explain: $of('explain'),
+            changeOver: $of('changeOver'),
+        );
     }
 
     private static function past(BookFields $past): SeasonPast

@@ -19,7 +19,8 @@ use Illuminate\Validation\Rule;
 #[Shape('BuildDraft', [
     'theme?' => 'string?', 'wish?' => "'anything'|'weaker-foot'|'shared-layout'|'join-two'|'rainy-corner'", 'locks?' => 'Lock[]',
     'bans?' => 'string[]', 'seen?' => 'string[][]', 'joinedSessionIds?' => 'int[]', 'seed?' => 'int',
-    'slotMinutes' => 'int', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int', 'may?' => 'PlayerMay[]',
+    'slotMinutes' => 'int', 'comingPlayerIds' => 'int[]', 'startsAt?' => 'string', 'helpers?' => 'int',
+    'laidBefore?' => 'bool', 'may?' => 'PlayerMay[]',
     'isHot?' => 'bool', 'temperatureCelsius?' => 'number?', 'humidityPercent?' => 'number?',
 ])]
 class BuildRequest extends PlanRequest

@@ -31,6 +31,7 @@ use Illuminate\Support\Facades\Gate;
             'comingPlayerIds' => 'int[]',
             'startsAt?' => 'string',
             'helpers?' => 'int',
+            'laidBefore?' => 'bool',
             'may?' => 'PlayerMay[]',
             'isHot?' => 'bool',
             'temperatureCelsius?' => 'number?',
@@ -56,6 +57,7 @@ class PlanRequest extends FormRequest
             'blocks' => ['present', 'array', 'max:30', new BlockShapes],
             'comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers],
             'helpers' => ['integer', 'min:0', 'max:20'],
+            'laidBefore' => ['boolean'],
             'playersOf' => ['nullable', 'string', 'max:40'],
             'may' => ['array', 'max:250', new RowsOf(['playerId' => 'int', 'may' => array_column(Availability::cases(), 'value')])],
             'isHot' => ['boolean'],
@@ -97,6 +99,7 @@ class PlanRequest extends FormRequest
          *     blocks?: array<array-key, array<string, mixed>>,
          *     comingPlayerIds: array<array-key, int>,
          *     helpers?: int|string,
+         *     laidBefore?: bool,
          *     may?: array<array-key, array{playerId: int, may: string}>,
          *     isHot?: bool,
          *     temperatureCelsius?: float|int|string|null,
@@ -107,21 +110,22 @@ class PlanRequest extends FormRequest
         $fields = $this->validated();
 
         return new PlanDraft(
-            (int) $fields['slotMinutes'],
-            array_values($fields['blocks'] ?? []),
-            array_map(intval(...), array_values($fields['comingPlayerIds'])),
-            min(20, max(0, (int) ($fields['helpers'] ?? 0))),
-            array_column(
+            slotMinutes: (int) $fields['slotMinutes'],
+            blocks: array_values($fields['blocks'] ?? []),
+            comingPlayerIds: array_map(intval(...), array_values($fields['comingPlayerIds'])),
+            helpers: min(20, max(0, (int) ($fields['helpers'] ?? 0))),
+            may: array_column(
                 array_filter($fields['may'] ?? [], fn (array $one): bool => $one['may'] !== Availability::Everything->value),
                 'may',
                 'playerId',
             ),
-            [
+            heat: [
                 'isHot' => $this->boolean('isHot'),
                 'temperatureCelsius' => self::number($fields['temperatureCelsius'] ?? null),
                 'humidityPercent' => self::number($fields['humidityPercent'] ?? null),
             ],
-            array_values($fields['overrides'] ?? []),
+            overrides: array_values($fields['overrides'] ?? []),
+            isLaidBefore: ! $this->has('laidBefore') || $this->boolean('laidBefore'),
         );
     }
 

@@ -21,8 +21,10 @@ use FleetSparrow\Core\Timeline\Segment;
     'playerId' => 'int', 'role' => 'string', 'slot' => 'int', 'ball' => 'number', 'wait' => 'number', 'isExtra' => 'bool',
 ])]
 #[Shape('StationTurn', ['blockId' => 'string', 'playerIds' => 'int[]'])]
-#[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int'])]
-#[Shape('Cure', ['kind' => "'stations'|'take-out'|'water'|'helper'", 'words' => 'string', 'stations' => 'int?'])]
+#[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int', 'laid' => "'before'|'meanwhile'|'between'"])]
+#[Shape('Cure', [
+    'kind' => "'stations'|'take-out'|'water'|'helper'|'dose'", 'words' => 'string', 'stations' => 'int?', 'dose' => 'Dose?',
+])]
 #[Shape('Warning', ['sentence' => 'string', 'cure' => 'Cure?', 'code' => 'string', 'isBarred' => 'bool'])]
 #[Shape('StationGroup', ['workers' => 'int[]', 'servers' => 'int[]', 'isHelped' => 'bool'])]
 #[Shape('Duty', ['playerId' => 'int', 'kind' => "'keeper'|'server'|'counts'"])]

@@ -53,6 +53,7 @@ use App\Tenancy\ClubDay;
             'blocks' => 'PlanBlock[]',
             'comingPlayerIds' => 'int[]',
             'helpers' => 'int',
+            'laidBefore' => 'bool',
             'may' => 'PlayerMay[]',
             'isHot' => 'bool',
             'temperatureCelsius' => 'number?',
@@ -96,6 +97,7 @@ final class SessionResource
             'blocks' => $draft->blocks,
             'comingPlayerIds' => $coming,
             'helpers' => $draft->helpers,
+            'laidBefore' => $draft->isLaidBefore,
             'may' => array_map(
                 fn (int $player, string $may): array => ['playerId' => $player, 'may' => $may],
                 array_keys($draft->may),

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Advice;
 
 use FleetSparrow\Core\Clock\ClockRules;
-use FleetSparrow\Core\Clock\SetUp;
+use FleetSparrow\Core\Clock\Explained;
+use FleetSparrow\Core\Clock\Laying;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Drill\Drill;
@@ -28,18 +29,16 @@ final class BlockReasons
         Dose $dose,
         Pace $pace,
         ClockRules $rules,
-        SetUp $laying,
-        bool $known,
+        Laying $laying,
+        Explained $explained,
         WorkingWay $way,
         array $places,
         OwnPaces $own,
         ?float $limitSeconds,
     ): array {
         $how = [
-            $laying->sentence($rules->markerSeconds).($laying->touched() > 0 ? $rules->setUp->sentence() : ''),
-            ($known
-                ? sprintf('Explaining: %g s, done in the last three sessions.', $rules->explainKnownSeconds)
-                : sprintf('Explaining: %g s, new or not done lately.', $rules->explainNewSeconds)).$rules->explain->sentence(),
+            $laying->sentence($rules->markerSeconds).($laying->seconds() > 0.0 ? $rules->setUp->sentence() : ''),
+            $explained->sentence($rules).$rules->explain->sentence(),
         ];
         $largest = self::largest($places);
         $shifts = $largest === null ? 1 : $way->shifts($largest);

@@ -13,7 +13,6 @@ use FleetSparrow\Core\Organisation\Stationing;
 use FleetSparrow\Core\Organisation\Way\PassAndFollow;
 use FleetSparrow\Core\Organisation\WorkingWay;
 use FleetSparrow\Core\Plan\Area;
-use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Rotation\PassingQueue;
@@ -27,30 +26,25 @@ use FleetSparrow\Core\Touch\TallyReader;
 /** What a coach should know of a block before the whistle: with its cheapest cure. */
 final class BlockWarnings
 {
-    /** Longer than this at a stretch is too long to stand (default). */
-    private const LONGEST_WAIT_SECONDS = 60.0;
-
     /**
      * @param  list<SeatedCrew>  $places
+     * @param  int|null  $fit  stations sure to fit into the area
      * @return list<Warning>
      */
     public static function of(
-        Block $block,
         Drill $drill,
         BlockEvaluation $evaluation,
         Stationing $stationing,
         WorkingWay $way,
         array $places,
         PlanContext $context,
+        ?int $fit,
     ): array {
-        $fit = $context->area?->stations($drill->layout->footprint());
-
         return [
             ...self::heading($evaluation, $context),
             ...self::nobodyWorks($stationing),
             ...self::served($drill, $stationing, $context),
             ...self::queue($way, $places, $drill, $stationing),
-            ...self::waiting($evaluation, $stationing, $drill, $fit, $context),
             ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
             ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
         ];
@@ -141,45 +135,6 @@ final class BlockWarnings
     }
 
     /** @return list<Warning> */
-    private static function waiting(
-        BlockEvaluation $evaluation,
-        Stationing $stationing,
-        Drill $drill,
-        ?int $fit,
-        PlanContext $context,
-    ): array {
-        [$longest, $ball] = [null, 0.0];
-        foreach ($evaluation->times as $time) {
-            $longest = $longest === null || $time->longestWaitSeconds > $longest->longestWaitSeconds ? $time : $longest;
-            $ball = max($ball, $time->ballSeconds);
-        }
-        if ($longest === null || $ball <= 0.0) {
-            return [];
-        }
-        $isLong = $longest->longestWaitSeconds > self::LONGEST_WAIT_SECONDS;
-        if (! $isLong && $longest->waitingSeconds <= $longest->ballSeconds + $longest->servingSeconds) {
-            return [];
-        }
-        $sentence = sprintf(
-            'Somebody waits %s in all, %s at a time, and has the ball for %s.',
-            self::clock($longest->waitingSeconds),
-            self::clock($longest->longestWaitSeconds),
-            self::clock($longest->ballSeconds),
-        );
-        $stations = $stationing->stations;
-        if ($drill->organisation->coachServes) {
-            return [new Warning("{$sentence} One more grown-up could serve another station.", Cure::helper(), 'wait')];
-        }
-        if ($stationing->hasThree()) {
-            return [new Warning("{$sentence} There is one three.", $context->helpers === 0 ? Cure::helper() : null, 'wait')];
-        }
-
-        return $fit !== null && $stations >= $fit
-            ? [new Warning("{$sentence} There is no room for another station: work shorter, or in two groups.", null, 'wait')]
-            : [new Warning($sentence, Cure::stations($stations + 1), 'wait')];
-    }
-
-    /** @return list<Warning> */
     private static function shortOfKit(Drill $drill, Kit $needed, KitOwned $owned): array
     {
         $short = $owned->shortages($needed);
@@ -211,12 +166,5 @@ final class BlockWarnings
                 ),
             ],
         };
-    }
-
-    private static function clock(float $seconds): string
-    {
-        $whole = (int) round($seconds);
-
-        return sprintf('%d:%02d', intdiv($whole, 60), $whole % 60);
     }
 }

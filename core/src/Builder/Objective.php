@@ -31,6 +31,7 @@ final class Objective
         private readonly float $slotSeconds,
         private readonly float $waterMinutes,
         private readonly bool $hasRecap,
+        private readonly bool $isLaidBefore = true,
     ) {
     }
 
@@ -74,10 +75,14 @@ final class Objective
             $dry = 0.0;
         }
         $setUp = $this->setUp($option, $so->ground, $so->stations, $so->layoutKey);
-        $seconds = $setUp->touched() * $this->rules->markerSeconds * $this->rules->setUp->factor;
+        $isNothingLaid = $option->layout->markers() === [];
+        // The first layout lies before the start; on the spot none is laid, and what stands stays.
+        $seconds = $isNothingLaid || ($so->ground === null && $this->isLaidBefore)
+            ? 0.0
+            : $setUp->touched() * $this->rules->markerSeconds * $this->rules->setUp->factor;
         $extra = [
             'variety' => self::variety($option, $so->options),
-            'sharedLayout' => $so->ground !== null && $setUp->touched() === 0 ? 1.0 : 0.0,
+            'sharedLayout' => array_filter($so->options) !== [] && ($isNothingLaid || $setUp->touched() === 0) ? 1.0 : 0.0,
             'setUpSeconds' => $seconds,
         ];
 
@@ -90,9 +95,9 @@ final class Objective
             work: $so->work->plus($option->work),
             extras: [...$so->extras, $extra],
             waterBefore: $waters,
-            ground: $option->drill->layout,
-            stations: $option->stations,
-            layoutKey: $option->layoutKey,
+            ground: $isNothingLaid ? $so->ground : $option->layout,
+            stations: $isNothingLaid ? $so->stations : $option->stations,
+            layoutKey: $isNothingLaid ? $so->layoutKey : $option->layoutKey,
             drySeconds: $dry + $option->work->meanSeconds,
         );
     }
@@ -119,7 +124,7 @@ final class Objective
     private function setUp(Option $option, ?Layout $before, int $stations, string $key): SetUp
     {
         return $this->laid["{$option->layoutKey} {$option->stations} {$key} {$stations}"] ??= SetUp::of(
-            $option->drill->layout,
+            $option->layout,
             $option->stations,
             $before,
             $stations,

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
 
 /** A drill with a dose and stations, as one part of a session, and what it is worth there by itself. */
@@ -18,6 +19,7 @@ final readonly class Option
      * @param  float  $ballSeconds  of a player on average, as for waiting
      * @param  array<string, float>  $terms  term → value, 0 to 1
      * @param  float  $worth  Σ weight × value of the terms, ball time and waiting included
+     * @param  Layout  $layout  of one station, as it is laid for those coming
      * @param  string  $layoutKey  the same for layouts that lie alike
      * @param  string  $scriptText  canonical
      */
@@ -32,6 +34,7 @@ final readonly class Option
         public float $waitingSeconds,
         public array $terms,
         public float $worth,
+        public Layout $layout,
         public string $layoutKey,
         public string $scriptText,
         public string $doseKind,

@@ -9,6 +9,7 @@ use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Evaluation\BlockEvaluator;
+use FleetSparrow\Core\Evaluation\Standing;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
@@ -108,6 +109,7 @@ final class OptionMaker
             waitingSeconds: $waiting,
             terms: $terms,
             worth: $worth,
+            layout: $worked->layout ?? $drill->layout,
             layoutKey: $drill->layout->kind().json_encode($drill->layout->parameters()),
             scriptText: $drill->script->text(),
             doseKind: $dose->kind(),
@@ -118,7 +120,9 @@ final class OptionMaker
     {
         $context = $this->request->context;
 
-        return (new BlockEvaluator($context, new GroupDraw(new SeasonPast, $context->helpers), isBrief: true))->evaluate($block, null, 0);
+        $draw = new GroupDraw(new SeasonPast, $context->helpers, $context->kit);
+
+        return (new BlockEvaluator($context, $draw, isBrief: true))->evaluate($block, new Standing);
     }
 
     /** @return array<string, int|float|string> */

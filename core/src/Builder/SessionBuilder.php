@@ -45,6 +45,7 @@ final class SessionBuilder
             $request->slotMinutes * 60.0,
             $request->context->weather->waterMinutes(),
             $hasRecap,
+            $request->context->isLaidBefore,
         );
         $proposals = [];
         for ($i = 0; $i < self::PROPOSALS; $i++) {

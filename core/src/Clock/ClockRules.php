@@ -4,11 +4,21 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Clock;
 
+use FleetSparrow\Core\Exception\InvalidPlan;
+
 /** The judged parts of a block's clock, in seconds: this tool's own starting values, and how the coach's own times run against them. */
 final readonly class ClockRules
 {
     /** Spread of the overrun that all judged parts of a session share (default). */
     public const SHARED_VARIATION = 0.1;
+
+    /** What a squad may choose, in seconds. */
+    public const CHOSEN = [
+        'markerSeconds', 'explainNewSeconds', 'explainKnownSeconds', 'explainAgainSeconds', 'explainOtherSideSeconds',
+        'changeOverSeconds', 'writeSeconds',
+    ];
+
+    public const MOST_SECONDS = 600.0;
 
     public Calibration $setUp;
 
@@ -20,6 +30,8 @@ final readonly class ClockRules
      * @param  float  $markerSeconds  to touch one marker while setting up
      * @param  float  $explainNewSeconds  a drill the squad has not done in its last three sessions
      * @param  float  $explainKnownSeconds  a drill it has
+     * @param  float  $explainAgainSeconds  the same once more, or a known one where the ground stays
+     * @param  float  $explainOtherSideSeconds  the same on the other side
      * @param  float  $changeOverSeconds  from one turn to the next
      * @param  float  $writeSeconds  to write down one number
      * @param  float  $partVariation  coefficient of variation of each judged part
@@ -29,6 +41,8 @@ final readonly class ClockRules
         public float $markerSeconds = 5.0,
         public float $explainNewSeconds = 60.0,
         public float $explainKnownSeconds = 20.0,
+        public float $explainAgainSeconds = 10.0,
+        public float $explainOtherSideSeconds = 5.0,
         public float $changeOverSeconds = 15.0,
         public float $writeSeconds = 2.0,
         public float $partVariation = 0.25,
@@ -40,6 +54,25 @@ final readonly class ClockRules
         $this->setUp = $setUp ?? Calibration::none($partVariation);
         $this->explain = $explain ?? Calibration::none($partVariation);
         $this->changeOver = $changeOver ?? Calibration::none($partVariation);
+    }
+
+    /**
+     * The defaults where nothing is chosen.
+     *
+     * @param  array<string, float|null>  $seconds  by their names above
+     *
+     * @throws InvalidPlan If one is outside 0 to 600 s.
+     */
+    public static function chosen(array $seconds, Calibration $setUp, Calibration $explain, Calibration $changeOver): self
+    {
+        $seconds = array_filter($seconds, static fn (?float $one): bool => $one !== null);
+        foreach ($seconds as $name => $one) {
+            if (! ($one >= 0.0 && $one <= self::MOST_SECONDS)) {
+                throw InvalidPlan::at($name, 'Seconds must be between 0 and 600.');
+            }
+        }
+
+        return new self(...$seconds, setUp: $setUp, explain: $explain, changeOver: $changeOver);
     }
 
     /** Seconds from one turn to the next, as this coach takes them. */

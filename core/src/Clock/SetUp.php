@@ -50,6 +50,9 @@ final readonly class SetUp
 
     public function sentence(float $markerSeconds): string
     {
+        if ($this->markers === 0) {
+            return 'Set-up: none, nothing is laid out.';
+        }
         if ($this->touched() === 0) {
             return 'Set-up: none, every marker stays.';
         }

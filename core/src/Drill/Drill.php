@@ -10,6 +10,8 @@ use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
+use FleetSparrow\Core\Layout\Kind\CommonBox;
+use FleetSparrow\Core\Layout\Kind\OnTheSpot;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\ScoringRule;
@@ -29,6 +31,7 @@ final readonly class Drill
      * @param  float  $fetchSeconds  to fetch a missed ball
      * @param  Dose|null  $dose  null when it comes with none and asks for one when planned
      * @param  ScoringRule|null  $rule  null when nothing is counted
+     * @param  Layout|null  $formerLayout  on which numbers of the same line were made before it was done on the spot
      */
     public function __construct(
         public string $slug,
@@ -45,6 +48,7 @@ final readonly class Drill
         public Organisation $organisation,
         public Demands $demands,
         public Teaching $teaching,
+        public ?Layout $formerLayout = null,
     ) {
         $this->script = $composition->script;
     }
@@ -98,7 +102,7 @@ final readonly class Drill
             ? null
             : Task::of(
                 $this->script,
-                $this->layout,
+                $this->lineLayout(),
                 $dose,
                 $this->rule,
                 $side,
@@ -128,6 +132,15 @@ final readonly class Drill
             organisation: $this->organisation,
             demands: $this->demands,
             teaching: $this->teaching,
+            formerLayout: $this->formerLayout,
         );
+    }
+
+    /** Where nothing is marked out, or room goes by head, it is the same task as in the box of before; any other ground is another. */
+    private function lineLayout(): Layout
+    {
+        return $this->formerLayout !== null && in_array($this->layout->kind(), [OnTheSpot::KIND, CommonBox::KIND], true)
+            ? $this->formerLayout
+            : $this->layout;
     }
 }

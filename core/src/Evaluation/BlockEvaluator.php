@@ -6,12 +6,12 @@ namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\BlockReasons;
 use FleetSparrow\Core\Advice\BlockWarnings;
+use FleetSparrow\Core\Advice\WaitAdvice;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
-use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Organisation\Way\Game;
@@ -20,6 +20,7 @@ use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -37,25 +38,24 @@ use FleetSparrow\Core\Touch\Tally;
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
 {
+    private readonly LayingOut $layingOut;
+
     /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
     public function __construct(
         private readonly PlanContext $context,
         private readonly GroupDraw $draw,
         private readonly bool $isBrief = false,
-        private readonly LaidOut $laid = new LaidOut,
+        LaidOut $laid = new LaidOut,
     ) {
+        $this->layingOut = new LayingOut($context, $laid);
     }
 
-    /**
-     * @param  Layout|null  $before  what still stands on the ground
-     * @param  int  $stationsBefore  how many of it
-     * @param  non-empty-list<PlanPlayer>|null  $players  some of those coming; null for all
-     */
-    public function evaluate(Block $block, ?Layout $before, int $stationsBefore, ?array $players = null): BlockEvaluation
+    /** @param  non-empty-list<PlanPlayer>|null  $players  some of those coming; null for all */
+    public function evaluate(Block $block, Standing $ground, ?array $players = null): BlockEvaluation
     {
         return $block->drill === null || $block->dose === null
             ? $this->minutes($block)
-            : $this->drill($block, $block->drill, $block->dose, $before, $stationsBefore, $players ?? $this->context->players);
+            : $this->drill($block, $block->drill, $block->dose, $ground, $players ?? $this->context->players);
     }
 
     private function minutes(Block $block): BlockEvaluation
@@ -75,31 +75,29 @@ final class BlockEvaluator
             work: Quantiles::fixed(0.0),
             partSeconds: ['other' => $seconds],
             touches: array_fill_keys($ids, $touches),
-            times: array_fill_keys($ids, $time),
+            atWork: array_fill_keys($ids, $time),
             stations: 0,
             turns: 1,
             markers: 0,
             segments: [new Segment("{$block->id}-1", $block->id, SegmentKind::ofBlock($block->kind), $seconds, false)],
             how: [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
             warnings: [],
-            setUp: null,
+            laying: null,
         );
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */
-    private function drill(Block $block, Drill $drill, Dose $dose, ?Layout $before, int $stationsBefore, array $players): BlockEvaluation
+    private function drill(Block $block, Drill $drill, Dose $dose, Standing $ground, array $players): BlockEvaluation
     {
         [$rules, $memo] = [$this->context->rules, $this->context->memo];
         $cast = (new Casting($this->draw, $memo))->of($block, $drill, $dose, $players);
         $stations = $cast->stationing->inUse();
-        $laying = $this->laid->of($drill->layout, $stations, $before, $stationsBefore);
-        $known = in_array($drill->slug, $this->context->knownDrills, true);
-        $plain = [
-            'setUp' => $laying->touched() * $rules->markerSeconds,
-            'explain' => $known ? $rules->explainKnownSeconds : $rules->explainNewSeconds,
-        ];
+        $layout = $drill->layout->forPeople($cast->mostAtAPlace());
+        $laying = $this->layingOut->of($layout, $stations, $ground);
+        $explained = $ground->explained($block, $drill, $this->context->knownDrills);
+        $plain = ['setUp' => $laying->seconds(), 'explain' => $explained->seconds($rules)];
         $parts = [
-            'setUp' => $plain['setUp'] * $rules->setUp->factor,
+            'setUp' => $laying->seconds($rules->setUp->factor),
             'explain' => $plain['explain'] * $rules->explain->factor,
             'work' => $cast->work->mean(),
             'changeOver' => 0.0,
@@ -113,10 +111,10 @@ final class BlockEvaluator
             work: $cast->work,
             partSeconds: $parts,
             touches: $touching->of($cast->spells),
-            times: Roster::of($cast->spells, array_keys($cast->players)),
+            atWork: Roster::of($cast->spells, array_keys($cast->players)),
             stations: $stations,
             turns: $cast->turns(),
-            markers: $laying->markers,
+            markers: $laying->setUp->markers,
             segments: $segments,
             how: $this->isBrief ? [] : BlockReasons::of(
                 drill: $drill,
@@ -124,7 +122,7 @@ final class BlockEvaluator
                 pace: $cast->pace,
                 rules: $rules,
                 laying: $laying,
-                known: $known,
+                explained: $explained,
                 way: $cast->way,
                 places: $cast->places,
                 own: $cast->own,
@@ -134,39 +132,55 @@ final class BlockEvaluator
             owed: array_merge([], ...($this->isBrief
                 ? array_map(static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $cast->players), $cast->spells)
                 : array_column($segments, 'owed'))),
-            setUp: $laying,
+            laying: $laying,
             groups: $drill->organisation->playersPerStation() === 1 && $stations === count($cast->stationing->groups)
                 ? []
                 : $cast->stationing->places(),
             duties: $this->isBrief ? [] : $cast->duties,
-            layout: $drill->layout,
-            kit: $this->isBrief ? null : Kit::of($drill->layout, $stations, $cast->balls()),
+            layout: $layout,
+            kit: $this->isBrief ? null : Kit::of($layout, $stations, $cast->balls()),
+            grownUps: $cast->grownUps(),
         );
 
-        return $this->isBrief
-            ? $evaluation
-            : $evaluation->warned(...BlockWarnings::of(
-                $block,
-                $drill,
-                $evaluation,
-                $cast->stationing,
-                $cast->way,
-                $cast->places,
-                $this->context,
-            ));
+        return $this->isBrief ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));
     }
 
-    /** The same block laid out from another ground: nothing of its work changes. */
-    public function laidAgain(Block $block, BlockEvaluation $worked, ?Layout $before, int $stationsBefore): BlockEvaluation
+    /**
+     * @param  non-empty-list<PlanPlayer>  $players
+     * @return list<Warning>
+     */
+    private function warnings(Block $block, Cast $cast, BlockEvaluation $evaluation, Standing $ground, array $players): array
     {
-        if ($block->drill === null) {
+        [$stationing, $layout] = [$cast->stationing, $evaluation->layout ?? $cast->drill->layout];
+        $fit = $this->context->area?->stations($layout->footprint());
+        $tried = function (Block $changed, int $helpers) use ($ground, $players): BlockEvaluation {
+            $context = $helpers > 0 ? $this->context->withHelpers($this->context->helpers + $helpers) : $this->context;
+            $evaluator = new self($context, new GroupDraw($context->past, $context->helpers, $context->kit), isBrief: true);
+
+            return $evaluator->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players);
+        };
+        $waits = new WaitAdvice($block, $cast->drill, $stationing, $fit, $cast->limitSeconds, $this->context, $tried);
+
+        return [
+            ...BlockWarnings::of($cast->drill, $evaluation, $stationing, $cast->way, $cast->places, $this->context, $fit),
+            ...$waits->of($evaluation),
+        ];
+    }
+
+    /** The same block laid out and explained from another ground: nothing of its work changes. */
+    public function laidAgain(Block $block, BlockEvaluation $worked, Standing $ground): BlockEvaluation
+    {
+        if ($block->drill === null || $worked->layout === null) {
             return $worked;
         }
         $rules = $this->context->rules;
-        $laying = $this->laid->of($block->drill->layout, $worked->stations, $before, $stationsBefore);
-        $parts = ['setUp' => $laying->touched() * $rules->markerSeconds * $rules->setUp->factor] + $worked->partSeconds;
+        $laying = $this->layingOut->of($worked->layout, $worked->stations, $ground);
+        $parts = [
+            'setUp' => $laying->seconds($rules->setUp->factor),
+            'explain' => $ground->explained($block, $block->drill, $this->context->knownDrills)->seconds($rules) * $rules->explain->factor,
+        ] + $worked->partSeconds;
 
-        return $worked->with(judged: self::judged($parts, $rules, $this->context->memo), partSeconds: $parts);
+        return $worked->with(judged: self::judged($parts, $rules, $this->context->memo), partSeconds: $parts, laying: $laying);
     }
 
     /** @param  array<string, float>  $parts  mean seconds by part */

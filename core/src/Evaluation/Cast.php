@@ -56,4 +56,18 @@ final readonly class Cast
     {
         return array_sum(array_map(fn (SeatedCrew $at): int => $this->way->balls($at->crew), $this->places));
     }
+
+    public function mostAtAPlace(): int
+    {
+        return max([0, ...array_map(static fn (SeatedCrew $at): int => $at->crew->people(), $this->places)]);
+    }
+
+    /** Grown-ups who serve, stand in or count. */
+    public function grownUps(): int
+    {
+        $helped = count(array_filter($this->places, static fn (SeatedCrew $at): bool => $at->crew->isHelped));
+
+        return ($this->drill->organisation->coachServes ? $this->stationing->inUse() : $helped)
+            + ($this->drill->organisation->needsCounter ? 1 : 0);
+    }
 }

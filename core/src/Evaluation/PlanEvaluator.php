@@ -37,7 +37,7 @@ final class PlanEvaluator
         if (count($blocks) > self::MOST_BLOCKS) {
             throw InvalidPlan::tooManyBlocks(30);
         }
-        $draw = new GroupDraw($context->past, $context->helpers);
+        $draw = new GroupDraw($context->past, $context->helpers, $context->kit);
         $rounds = RoundEvaluator::rounds($blocks);
         $laid = new LaidOut;
         $evaluations = self::blocks($rounds, new RoundEvaluator($context, $draw, $laid));
@@ -127,7 +127,7 @@ final class PlanEvaluator
         [$evaluations, $ground] = [[], new Standing];
         foreach ($rounds as $round) {
             $these = $evaluator->evaluate($round, $ground);
-            $ground = RoundEvaluator::after($round, $these, $ground);
+            $ground = $evaluator->after($round, $these, $ground);
             $evaluations = [...$evaluations, ...$these];
         }
 

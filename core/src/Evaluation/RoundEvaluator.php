@@ -7,7 +7,6 @@ namespace FleetSparrow\Core\Evaluation;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 
@@ -19,7 +18,7 @@ final class RoundEvaluator
     private readonly RoundOfStations $stations;
 
     /** @param  bool  $isBrief  times and touches only, for trying many variants */
-    public function __construct(PlanContext $context, GroupDraw $draw, LaidOut $laid, bool $isBrief = false)
+    public function __construct(private readonly PlanContext $context, GroupDraw $draw, LaidOut $laid, bool $isBrief = false)
     {
         $this->blocks = new BlockEvaluator($context, $draw, $isBrief, $laid);
         $this->stations = new RoundOfStations($context, $draw, $this->blocks);
@@ -53,9 +52,7 @@ final class RoundEvaluator
      */
     public function evaluate(array $round, Standing $ground): array
     {
-        return count($round) === 1
-            ? [$this->blocks->evaluate($round[0], $ground->layout, $ground->stations)]
-            : $this->stations->evaluate($round, $ground->layout, $ground->stations);
+        return count($round) === 1 ? [$this->blocks->evaluate($round[0], $ground)] : $this->stations->evaluate($round, $ground);
     }
 
     /**
@@ -68,26 +65,18 @@ final class RoundEvaluator
     public function laidAgain(array $round, array $worked, Standing $ground): array
     {
         return count($round) === 1 && isset($worked[0])
-            ? [$this->blocks->laidAgain($round[0], $worked[0], $ground->layout, $ground->stations)]
+            ? [$this->blocks->laidAgain($round[0], $worked[0], $ground)]
             : $this->evaluate($round, $ground);
     }
 
     /**
-     * What stands once a round is over: water and talk leave the markers where they are, a game takes the ground.
+     * How things stand once a round is over.
      *
      * @param  list<Block>  $round
      * @param  list<BlockEvaluation>  $evaluations
      */
-    public static function after(array $round, array $evaluations, Standing $ground): Standing
+    public function after(array $round, array $evaluations, Standing $ground): Standing
     {
-        foreach ($round as $i => $block) {
-            $ground = match (true) {
-                $block->drill !== null => new Standing($block->drill->layout, $evaluations[$i]->stations),
-                $block->kind === BlockKind::Game => new Standing,
-                default => $ground,
-            };
-        }
-
-        return $ground;
+        return $ground->after($round, $evaluations, $this->context);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\RoundWarnings;
-use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\Block;
@@ -34,17 +33,15 @@ final class RoundOfStations
 
     /**
      * @param  non-empty-list<Block>  $blocks
-     * @param  Layout|null  $before  what still stands on the ground
      * @return list<BlockEvaluation>
      */
-    public function evaluate(array $blocks, ?Layout $before, int $stationsBefore): array
+    public function evaluate(array $blocks, Standing $ground): array
     {
         $groups = $this->draw->round($this->context->players, count($blocks));
         $visits = new Visits(array_map(fn (Block $block, int $i): array => array_map(
             fn (array $group): BlockEvaluation => $this->evaluator->evaluate(
                 $block,
-                $i === 0 ? $before : null,
-                $i === 0 ? $stationsBefore : 0,
+                $i === 0 ? $ground : $ground->nextTo(),
                 $group,
             ),
             $groups,
@@ -66,7 +63,7 @@ final class RoundOfStations
         foreach ($visits->visits[$turn] ?? [] as $visit) {
             $share = Visits::share($visit, $turnSeconds);
             $touches += array_map(static fn (Tally $tally): Tally => $tally->times($share), $visit->touches);
-            $times += array_map(static fn (PlayerTime $time): PlayerTime => $time->times($share), $visit->times);
+            $times += array_map(static fn (PlayerTime $time): PlayerTime => $time->times($share), $visit->atWork);
         }
         $parts = [
             'setUp' => 0.0,
@@ -85,6 +82,9 @@ final class RoundOfStations
             }
             $segments = [...$segments, ...self::before($longest->blockId, $station, $there)];
         }
+        // All is laid out before anything is explained.
+        $isLaying = static fn (Segment $one): bool => $one->kind === SegmentKind::SetUp;
+        usort($segments, static fn (Segment $one, Segment $other): int => $isLaying($other) <=> $isLaying($one));
         $map = $visits->map();
 
         return new BlockEvaluation(
@@ -93,7 +93,7 @@ final class RoundOfStations
             work: Quantiles::fixed($turnSeconds),
             partSeconds: $parts,
             touches: $touches,
-            times: $times,
+            atWork: $times,
             stations: $longest->stations,
             turns: 1,
             markers: $longest->markers,
@@ -102,13 +102,14 @@ final class RoundOfStations
                 : [...$segments, ...RoundSheet::of($turn, $visits, $map, $parts, $rules->changeOverSeconds)],
             how: [...$longest->how, $this->how($visits, $turnSeconds)],
             warnings: $longest->warnings,
-            setUp: $longest->setUp,
+            laying: $longest->laying,
             // The group that begins here; one station on at each move.
             groups: isset($visits->groups[$turn]) ? [new Station($visits->groups[$turn])] : [],
             duties: $longest->duties,
             layout: $longest->layout,
             kit: $longest->kit,
             round: $map,
+            grownUps: $longest->grownUps,
         );
     }
 

@@ -26,11 +26,11 @@ final class RoundSheet
         [$left, $right, $seats] = [0.0, 0.0, []];
         $everybody = array_sum(array_map(count(...), $visits->groups));
         foreach ($visits->in($turn) as $visit) {
-            $share = Visits::share($visit, $parts['work']) * count($visit->times) / $everybody;
+            $share = Visits::share($visit, $parts['work']) * count($visit->atWork) / $everybody;
             foreach ($visit->segments as $segment) {
                 [$left, $right] = [$left + $segment->leftTouches * $share, $right + $segment->rightTouches * $share];
             }
-            foreach ($visit->times as $player => $time) {
+            foreach ($visit->atWork as $player => $time) {
                 $seats[$player] = self::seat($time, $visit->work->mean());
             }
         }

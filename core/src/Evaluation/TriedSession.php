@@ -41,7 +41,7 @@ final readonly class TriedSession
         foreach ($rounds as $round) {
             $grounds[] = $ground;
             $worked[] = $here = array_splice($evaluations, 0, count($round));
-            $ground = RoundEvaluator::after($round, $here, $ground);
+            $ground = $evaluator->after($round, $here, $ground);
         }
 
         return new self($rounds, $grounds, $worked, array_map(self::touchesOf(...), $worked), $evaluator);
@@ -123,7 +123,7 @@ final readonly class TriedSession
                 default => $this->evaluator->laidAgain($here, $this->worked[$was], $ground),
             };
             $touches[$r] = $isTheSame ? $this->touches[$was] : self::touchesOf($worked[$r]);
-            $ground = RoundEvaluator::after($here, $worked[$r], $ground);
+            $ground = $this->evaluator->after($here, $worked[$r], $ground);
         }
 
         return new self($rounds, array_slice($grounds, 0, count($rounds)), $worked, $touches, $this->evaluator);

@@ -15,6 +15,9 @@ interface Layout
     /** @throws CoreException If a field is missing or cannot be laid. */
     public static function fromFields(LayoutFields $read): self;
 
+    /** As it is laid for so many at one place: the same, but where room goes by head. */
+    public function forPeople(int $people): self;
+
     /** The name used in drill files. */
     public function kind(): string;
 

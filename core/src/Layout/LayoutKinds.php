@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Layout;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidLayout;
 use FleetSparrow\Core\Layout\Kind\Box;
+use FleetSparrow\Core\Layout\Kind\CommonBox;
 use FleetSparrow\Core\Layout\Kind\Corridor;
 use FleetSparrow\Core\Layout\Kind\FacingLines;
 use FleetSparrow\Core\Layout\Kind\FigureOfEight;
@@ -15,6 +16,7 @@ use FleetSparrow\Core\Layout\Kind\Lane;
 use FleetSparrow\Core\Layout\Kind\MarkerDefender;
 use FleetSparrow\Core\Layout\Kind\MarkerLine;
 use FleetSparrow\Core\Layout\Kind\NumberedTargets;
+use FleetSparrow\Core\Layout\Kind\OnTheSpot;
 use FleetSparrow\Core\Layout\Kind\Pair;
 use FleetSparrow\Core\Layout\Kind\PassingBoards;
 use FleetSparrow\Core\Layout\Kind\PassingRectangle;
@@ -44,12 +46,14 @@ final readonly class LayoutKinds
         Gates::KIND => Gates::class,
         Lane::KIND => Lane::class,
         MarkerLine::KIND => MarkerLine::class,
+        OnTheSpot::KIND => OnTheSpot::class,
         Pair::KIND => Pair::class,
         PassingRectangle::KIND => PassingRectangle::class,
         PatternToGoal::KIND => PatternToGoal::class,
         ReactionSquare::KIND => ReactionSquare::class,
         ReferenceMarker::KIND => ReferenceMarker::class,
         Scatter::KIND => Scatter::class,
+        CommonBox::KIND => CommonBox::class,
         ShootingLine::KIND => ShootingLine::class,
         SmallField::KIND => SmallField::class,
         NumberedTargets::KIND => NumberedTargets::class,

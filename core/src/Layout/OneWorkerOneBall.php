@@ -7,6 +7,11 @@ namespace FleetSparrow\Core\Layout;
 /** Stations on which one worker goes with one ball: both begin where the path begins. */
 trait OneWorkerOneBall
 {
+    public function forPeople(int $people): self
+    {
+        return $this;
+    }
+
     public function runPath(): ?BallPath
     {
         return null;

@@ -99,7 +99,7 @@ final readonly class Reset
      */
     public function leaving(): array
     {
-        return array_values(array_diff(range(0, max(0, $this->before - 1)), $this->kept));
+        return $this->before === 0 ? [] : array_values(array_diff(range(0, $this->before - 1), $this->kept));
     }
 
     /**

@@ -12,6 +12,11 @@ trait Sketched
     {
     }
 
+    public function forPeople(int $people): self
+    {
+        return $this;
+    }
+
     public function parameters(): array
     {
         return $this->parameters;

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Organisation;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Rotation\Duties;
@@ -29,8 +30,11 @@ final class GroupDraw
     private array $keeperTurns;
 
     /** @param  int<0, max>  $helpers  grown-ups beside the coach */
-    public function __construct(private readonly SeasonPast $past, private readonly int $helpers)
-    {
+    public function __construct(
+        private readonly SeasonPast $past,
+        private readonly int $helpers,
+        private readonly KitOwned $kit = new KitOwned,
+    ) {
         $this->meetings = $past->meetings();
         $this->keeperTurns = $past->keeperTurns;
     }
@@ -72,7 +76,14 @@ final class GroupDraw
     /** @param  non-empty-list<PlanPlayer>  $players */
     private function draw(Block $block, Drill $drill, array $players): Stationing
     {
-        $stationing = Stationing::of($players, $drill, $block->stations, $this->helpers, $this->meetings);
+        $stationing = Stationing::of(
+            $players,
+            $drill,
+            $block->stations,
+            $this->helpers,
+            $this->meetings,
+            $this->kit->places($drill->layout),
+        );
         foreach ($stationing->groups as $group) {
             $this->meetings->add($group->meeting(), 0);
         }

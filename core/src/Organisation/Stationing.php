@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Organisation;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
+use FleetSparrow\Core\Layout\Kind\CommonBox;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\Meetings;
 use FleetSparrow\Core\Rotation\Partners;
@@ -36,9 +37,16 @@ final readonly class Stationing
      * @param  list<PlanPlayer>  $players
      * @param  int<1, max>|null  $stations  null for as many as the group needs
      * @param  int<0, max>  $helpers  grown-ups beside the coach
+     * @param  int<1, max>|null  $places  that walls and goals have, where the drill needs some
      */
-    public static function of(array $players, Drill $drill, ?int $stations, int $helpers, Meetings $meetings): self
-    {
+    public static function of(
+        array $players,
+        Drill $drill,
+        ?int $stations,
+        int $helpers,
+        Meetings $meetings,
+        ?int $places = null,
+    ): self {
         [$workers, $others] = [[], []];
         foreach ($players as $player) {
             if ($player->today->mayWorkIn($drill)) {
@@ -57,8 +65,8 @@ final readonly class Stationing
         return new self(
             $drill,
             $groups,
-            // A coach who serves can be at one station, and each helper at one more.
-            $stations ?? ($drill->organisation->coachServes ? min($needed, 1 + $helpers) : $needed),
+            // A coach who serves can be at one station, and each helper at one more; a wall has its places.
+            $stations ?? min($needed, $places ?? $needed, $drill->organisation->coachServes ? 1 + $helpers : $needed),
             array_values(array_filter($others, static fn (PlanPlayer $one): bool => ! in_array($one, $serving, true))),
             $alone[0]->workers[0] ?? null,
         );
@@ -110,6 +118,10 @@ final readonly class Stationing
     private static function groups(array $workers, array $others, Drill $drill, ?int $stations, int $helpers, Meetings $meetings): array
     {
         $size = $drill->organisation->playersPerStation();
+        if ($stations !== null && ! self::needsAnother($drill) && $stations * $size > count($workers)) {
+            // More places than groups: who can do it alone is with fewer.
+            $size = max(1, (int) ceil(count($workers) / $stations));
+        }
         if ($size === 1 || $workers === []) {
             return array_map(static fn (PlanPlayer $one): Station => new Station([$one]), $workers);
         }
@@ -117,8 +129,9 @@ final readonly class Stationing
             return self::pairs($workers, $others, $drill, $helpers, $meetings);
         }
         if ($drill->organisation->pattern->isShared()) {
-            // A hunt and a queue are one for all.
-            $isOne = in_array($drill->organisation->pattern, [Pattern::Hunt, Pattern::Rotate], true);
+            // A hunt, a queue and a box with room by head are one for all.
+            $isOne = in_array($drill->organisation->pattern, [Pattern::Hunt, Pattern::Rotate], true)
+                || $drill->layout->kind() === CommonBox::KIND;
             $wanted = $stations ?? ($isOne ? 1 : max(1, intdiv(count($workers), $size)));
             $size = max(1, (int) ceil(count($workers) / $wanted));
         }

@@ -6,12 +6,37 @@ namespace FleetSparrow\Core\Plan;
 
 use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\Layout;
 
 /** What a squad has; what it has not said is null and never short. */
 final readonly class KitOwned
 {
-    public function __construct(public ?int $markers = null, public ?int $balls = null, public ?int $goals = null)
+    /** @param  int|null  $wallPlaces  how many can play at a wall or a rebound board at a time */
+    public function __construct(
+        public ?int $markers = null,
+        public ?int $balls = null,
+        public ?int $goals = null,
+        public ?int $wallPlaces = null,
+    ) {
+    }
+
+    /**
+     * Stations that walls and goals have places for: one where nothing is said, null for a layout that needs neither.
+     *
+     * @return int<1, max>|null
+     */
+    public function places(Layout $layout): ?int
     {
+        $needed = $layout->equipment();
+        $places = null;
+        foreach ([[Equipment::Wall, $this->wallPlaces], [Equipment::Goal, $this->goals]] as [$what, $owned]) {
+            $each = $needed[$what->value] ?? 0;
+            if ($each > 0) {
+                $places = min($places ?? PHP_INT_MAX, max(1, intdiv($owned ?? $each, $each)));
+            }
+        }
+
+        return $places;
     }
 
     /** How many stations there is enough for; null where nothing is known to be short. */
@@ -22,6 +47,7 @@ final readonly class KitOwned
             [$ofOne->markers(), $this->markers],
             [$ofOne->equipment[Equipment::Ball->value] ?? 0, $this->balls],
             [$ofOne->equipment[Equipment::Goal->value] ?? 0, $this->goals],
+            [$ofOne->equipment[Equipment::Wall->value] ?? 0, $this->wallPlaces],
         ] as [$count, $owned]) {
             if ($count > 0 && $owned !== null) {
                 $enough = min($enough ?? PHP_INT_MAX, intdiv($owned, $count));
@@ -36,12 +62,19 @@ final readonly class KitOwned
     {
         $short = [];
         foreach ([
-            ['markers', $needed->markers(), $this->markers, 'Use fewer stations, or bottles for the rest.'],
-            ['balls', $needed->equipment[Equipment::Ball->value] ?? 0, $this->balls, 'Use fewer stations, or take turns with one.'],
-            ['goals', $needed->equipment[Equipment::Goal->value] ?? 0, $this->goals, 'Two markers stand in for one.'],
-        ] as [$what, $count, $owned, $instead]) {
+            ['marker', 'markers', $needed->markers(), $this->markers, 'Use fewer stations, or bottles for the rest.'],
+            ['ball', 'balls', $needed->equipment[Equipment::Ball->value] ?? 0, $this->balls, 'Use fewer stations, or take turns with one.'],
+            ['goal', 'goals', $needed->equipment[Equipment::Goal->value] ?? 0, $this->goals, 'Two markers stand in for one.'],
+            [
+                'place at a wall',
+                'places at a wall',
+                $needed->equipment[Equipment::Wall->value] ?? 0,
+                $this->wallPlaces,
+                'Use fewer stations; a bench on its side or a partner stands in.',
+            ],
+        ] as [$one, $many, $count, $owned, $instead]) {
             if ($owned !== null && $count > $owned) {
-                $short[] = "This needs {$count} ".($count === 1 ? substr($what, 0, -1) : $what)." and the squad has {$owned}. {$instead}";
+                $short[] = "This needs {$count} ".($count === 1 ? $one : $many)." and the squad has {$owned}. {$instead}";
             }
         }
 

@@ -21,6 +21,7 @@ final readonly class PlanContext
      * @param  Area|null  $area  null when the squad has not said
      * @param  HeadingLimit|null  $heading  null where no limit is followed
      * @param  int<0, max>  $helpers  grown-ups beside the coach
+     * @param  bool  $isLaidBefore  whether the first layout lies before the session starts
      */
     private function __construct(
         public array $players,
@@ -33,6 +34,7 @@ final readonly class PlanContext
         public SeasonPast $past,
         public Weather $weather,
         public Memo $memo,
+        public bool $isLaidBefore,
     ) {
     }
 
@@ -40,6 +42,7 @@ final readonly class PlanContext
      * @param  list<PlanPlayer>  $players
      * @param  list<string>  $knownDrills
      * @param  Memo  $memo  of what is worked out for this plan
+     * @param  bool  $isLaidBefore  whether the first layout lies before the session starts
      *
      * @throws InvalidPlan If nobody is coming, more than 40 are, or helpers are outside 0 to 20.
      */
@@ -54,6 +57,7 @@ final readonly class PlanContext
         SeasonPast $past = new SeasonPast,
         ?Weather $weather = null,
         Memo $memo = new Memo,
+        bool $isLaidBefore = true,
     ): self {
         if ($players === []) {
             throw InvalidPlan::nobody();
@@ -76,6 +80,7 @@ final readonly class PlanContext
             past: $past,
             weather: $weather ?? Weather::mild(),
             memo: $memo,
+            isLaidBefore: $isLaidBefore,
         );
     }
 
@@ -93,6 +98,29 @@ final readonly class PlanContext
             past: $this->past,
             weather: $this->weather,
             memo: $this->memo,
+            isLaidBefore: $this->isLaidBefore,
+        );
+    }
+
+    /**
+     * The same with other grown-ups.
+     *
+     * @param  int<0, max>  $helpers
+     */
+    public function withHelpers(int $helpers): self
+    {
+        return new self(
+            players: $this->players,
+            knownDrills: $this->knownDrills,
+            rules: $this->rules,
+            kit: $this->kit,
+            area: $this->area,
+            heading: $this->heading,
+            helpers: $helpers,
+            past: $this->past,
+            weather: $this->weather,
+            memo: $this->memo,
+            isLaidBefore: $this->isLaidBefore,
         );
     }
 }

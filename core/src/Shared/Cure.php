@@ -10,8 +10,9 @@ final readonly class Cure
     /**
      * @param  string  $words  as written on the press
      * @param  int|null  $stations  how many there are then, for a cure of that kind
+     * @param  array<string, int|float|string>|null  $dose  its fields then, for a cure of that kind
      */
-    private function __construct(public CureKind $kind, public string $words, public ?int $stations)
+    private function __construct(public CureKind $kind, public string $words, public ?int $stations, public ?array $dose = null)
     {
     }
 
@@ -33,5 +34,11 @@ final readonly class Cure
     public static function helper(): self
     {
         return new self(CureKind::Helper, 'A helper is there', null);
+    }
+
+    /** @param  array<string, int|float|string>  $dose */
+    public static function dose(string $words, array $dose): self
+    {
+        return new self(CureKind::Dose, $words, null, $dose);
     }
 }

@@ -11,4 +11,5 @@ enum CureKind: string
     case TakeOut = 'take-out';
     case Water = 'water';
     case Helper = 'helper';
+    case Dose = 'dose';
 }

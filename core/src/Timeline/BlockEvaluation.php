@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Timeline;
 
-use FleetSparrow\Core\Clock\SetUp;
+use FleetSparrow\Core\Clock\Laying;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\Duty;
@@ -16,22 +16,26 @@ use FleetSparrow\Core\Touch\Tally;
 /** What one block comes to. Times in seconds; touches for each player. */
 final readonly class BlockEvaluation
 {
+    /** @var array<int, PlayerTime> player id → ball time, serving and waiting, laying out, moving on and writing down with it */
+    public array $times;
+
     /**
      * @param  Quantiles  $judged  set-up, explaining, moving on, writing down, and what is not a drill
      * @param  Quantiles  $work  the goes of everybody, with swaps and rests between
      * @param  array<string, float>  $partSeconds  mean seconds by part: setUp, explain, work, changeOver, write, other
      * @param  array<int, Tally>  $touches  player id → touches
-     * @param  array<int, PlayerTime>  $times  player id → ball time, serving and waiting
+     * @param  array<int, PlayerTime>  $atWork  player id → ball time, serving and waiting while the block's work goes on
      * @param  list<Segment>  $segments
      * @param  list<string>  $how  how each figure came about, a sentence each
      * @param  list<Warning>  $warnings
-     * @param  SetUp|null  $setUp  null where nothing is laid out
+     * @param  Laying|null  $laying  null where there is no drill
      * @param  list<Station>  $groups  who is together, for a drill with pairs or groups
      * @param  list<Duty>  $duties
      * @param  Layout|null  $layout  of one station
      * @param  Kit|null  $kit  of all stations; null where nothing is laid out, and where times and touches alone were asked for
      * @param  list<list<StationTurn>>  $round  turn → who is at each station, where stations run at the same time
      * @param  list<Owed>  $owed  numbers that are written down
+     * @param  int  $grownUps  that serve or count in it
      */
     public function __construct(
         public string $blockId,
@@ -39,21 +43,27 @@ final readonly class BlockEvaluation
         public Quantiles $work,
         public array $partSeconds,
         public array $touches,
-        public array $times,
+        public array $atWork,
         public int $stations,
         public int $turns,
         public int $markers,
         public array $segments,
         public array $how,
         public array $warnings,
-        public ?SetUp $setUp,
+        public ?Laying $laying,
         public array $groups = [],
         public array $duties = [],
         public ?Layout $layout = null,
         public ?Kit $kit = null,
         public array $round = [],
         public array $owed = [],
+        public int $grownUps = 0,
     ) {
+        $before = ($partSeconds['setUp'] ?? 0.0) + ($partSeconds['changeOver'] ?? 0.0);
+        $after = $partSeconds['write'] ?? 0.0;
+        $this->times = $before + $after <= 0.0
+            ? $atWork
+            : array_map(static fn (PlayerTime $time): PlayerTime => $time->within($before, $after), $atWork);
     }
 
     public function warned(Warning ...$warnings): self
@@ -65,7 +75,7 @@ final readonly class BlockEvaluation
      * @param  array<string, float>|null  $partSeconds
      * @param  list<Warning>|null  $warnings
      */
-    public function with(?Quantiles $judged = null, ?array $partSeconds = null, ?array $warnings = null): self
+    public function with(?Quantiles $judged = null, ?array $partSeconds = null, ?array $warnings = null, ?Laying $laying = null): self
     {
         return new self(
             blockId: $this->blockId,
@@ -73,20 +83,21 @@ final readonly class BlockEvaluation
             work: $this->work,
             partSeconds: $partSeconds ?? $this->partSeconds,
             touches: $this->touches,
-            times: $this->times,
+            atWork: $this->atWork,
             stations: $this->stations,
             turns: $this->turns,
             markers: $this->markers,
             segments: $this->segments,
             how: $this->how,
             warnings: $warnings ?? $this->warnings,
-            setUp: $this->setUp,
+            laying: $laying ?? $this->laying,
             groups: $this->groups,
             duties: $this->duties,
             layout: $this->layout,
             kit: $this->kit,
             round: $this->round,
             owed: $this->owed,
+            grownUps: $this->grownUps,
         );
     }
 
@@ -113,7 +124,7 @@ final readonly class BlockEvaluation
             : $this->judged->plus($this->work)->scaledBy($overrun);
     }
 
-    /** The longest stretch somebody neither works nor serves. */
+    /** The longest stretch somebody neither works nor serves nor rests. */
     public function longestWaitSeconds(): float
     {
         $longest = 0.0;

@@ -36,7 +36,7 @@ final class CircuitSpells
             $seats = static fn (Role $role, float $share = 1.0): array => array_fill_keys($standing, new Seat(Role::Counts))
                 + array_fill_keys($players, $role === Role::Works ? new Seat($role, ball: $share, wait: 1.0 - $share) : new Seat($role))
                 + array_fill_keys($role === Role::Works ? $serving[$shift] ?? [] : [], new Seat(Role::Serves))
-                + array_fill_keys($all, $role === Role::Works ? new Seat(Role::Waits) : new Seat($role));
+                + array_fill_keys($all, new Seat($role === Role::ChangesOver ? $role : Role::Waits));
             if ($shift > 0) {
                 $spells[] = new Spell(SegmentKind::Change, GoPattern::SWAP_SECONDS, true, $seats(Role::ChangesOver), shift: $shift + 1);
             }

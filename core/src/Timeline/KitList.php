@@ -24,22 +24,25 @@ final readonly class KitList
      */
     public static function of(array $rounds, int $players): self
     {
-        [$markers, $equipment, $bibs] = [[], [], 0];
+        [$markers, $equipment, $bibs, $there] = [[], [], 0, []];
         foreach ($rounds as $round) {
-            $here = null;
+            [$here, $isBeside] = [null, false];
             foreach ($round as [$block, $evaluation]) {
                 if ($block->drill === null || $evaluation->kit === null) {
                     continue;
                 }
                 $here = $here === null ? $evaluation->kit : $here->plus($evaluation->kit);
+                $isBeside = $isBeside || $evaluation->laying?->isBeside === true;
                 // Two sides of a game are told apart by bibs; pairs know each other.
                 $bibs = $block->drill->organisation->pattern === Pattern::Live && $block->drill->organisation->workers > 2
                     ? max($bibs, (int) ceil($players / 2))
                     : $bibs;
             }
             foreach ($here->markersByColour ?? [] as $colour => $count) {
-                $markers[$colour] = max($markers[$colour] ?? 0, $count);
+                // Laid while the last one still stood.
+                $markers[$colour] = max($markers[$colour] ?? 0, $count + ($isBeside ? $there[$colour] ?? 0 : 0));
             }
+            $there = $here->markersByColour ?? $there;
             foreach ($here->equipment ?? [] as $thing => $count) {
                 $equipment[$thing] = max($equipment[$thing] ?? 0, $count);
             }

@@ -25,7 +25,7 @@ final class Roster
     /** @param  list<Spell>  $spells */
     private static function one(array $spells, int $player): PlayerTime
     {
-        [$ball, $serving, $waiting, $longest, $stretch] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        [$ball, $serving, $waiting, $longest, $stretch, $leads] = [0.0, 0.0, 0.0, 0.0, 0.0, null];
         foreach ($spells as $spell) {
             $seat = $spell->seats[$player] ?? null;
             if ($seat === null) {
@@ -37,10 +37,12 @@ final class Roster
             $waiting += $waits;
             // Where turns are shared nobody waits longer at a time than from one own turn to the next.
             $atOnce = $seat->gapSeconds > 0.0 ? min($waits, $seat->gapSeconds * $seat->wait) : $waits;
-            $stretch = $waits >= $spell->seconds - 1e-9 ? $stretch + $waits : $atOnce;
+            $isAll = $waits >= $spell->seconds - 1e-9;
+            $leads ??= $isAll ? null : $stretch;
+            $stretch = $isAll ? $stretch + $waits : $atOnce;
             $longest = max($longest, $stretch);
         }
 
-        return new PlayerTime($ball, $serving, $waiting, $longest);
+        return new PlayerTime($ball, $serving, $waiting, $longest, leads: $leads ?? $stretch, trails: $stretch);
     }
 }

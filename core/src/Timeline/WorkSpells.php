@@ -12,8 +12,7 @@ use FleetSparrow\Core\Organisation\SeatedCrew;
 
 /**
  * The work of a block, go by go, at all its places at once: everybody is in the same set on the same side. The place with most goes
- * sets the pace: at the others they begin again where a clock ends a go (those touches count and are not owed), who is alone there
- * rests, and where the work ends a go they wait.
+ * sets the pace: at the others they begin again (those touches count and are not owed), and who is alone there rests.
  */
 final class WorkSpells
 {
@@ -77,9 +76,8 @@ final class WorkSpells
                 $share = $isWhole ? 1.0 : min(1.0, ($ownSeconds[$player] ?? $seconds) / $seconds);
                 $seats[$player] = match (true) {
                     ! $isExtra => $seat->forShare($share),
-                    $isClocked && $crew->crew->people() > 1 => $seat->again(),
-                    $isClocked => new Seat(Role::Rests, $slot),
-                    default => new Seat(Role::Waits, $slot),
+                    $crew->crew->people() > 1 => $seat->forShare($share)->again(),
+                    default => new Seat(Role::Rests, $slot),
                 };
             }
             foreach ($isExtra || ! $tables->pattern->isOwed($go->set) ? [] : $own->owed as $slot) {

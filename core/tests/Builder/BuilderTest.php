@@ -151,12 +151,16 @@ final class BuilderTest extends TestCase
                             $kinds,
                             true,
                         ) ? 0 : 0.5))
-                        + $w->sharedLayout * ($drills !== [] && $worked->setUp?->touched() === 0 ? 1 : 0)
+                        + $w->sharedLayout * ($drills !== [] && $worked->laying?->setUp->touched() === 0 ? 1 : 0)
                         - $w->setUp * $worked->partSeconds['setUp'] / 3600
                         + ($w->ballTime * array_sum(
                             array_map(fn (PlayerTime $time): float => $time->ballSeconds, $worked->times),
                         ) - $w->waiting * array_sum(
-                            array_map(fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times),
+                            // What there is to lay out counts by itself.
+                            array_map(
+                                fn (PlayerTime $time): float => $time->waitingSeconds - $worked->partSeconds['setUp'],
+                                $worked->times,
+                            ),
                         )) / 12 / 3600;
                     $drills[] = [$drill, $block->block->dose->kind()];
                 }

@@ -89,7 +89,12 @@ final class CalibrationTest extends TestCase
     {
         $evaluate = fn (ClockRules $rules): PlanEvaluation => PlanEvaluator::evaluate(
             [Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose, Tempo::Steady, 2)],
-            PlanContext::of(array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, 4)), [], $rules),
+            PlanContext::of(
+                array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right), range(1, 4)),
+                [],
+                $rules,
+                isLaidBefore: false,
+            ),
         );
         $double = Calibration::of(array_fill(0, 3, [10, 30]));
         self::assertSame(2.0, $double->factor);

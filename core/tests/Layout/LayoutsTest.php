@@ -75,6 +75,9 @@ final class LayoutsTest extends TestCase
                 4,
             ],
             'line' => [['kind' => 'line', 'markers' => 6, 'spacing' => $m(1.5)], 7.5, null, [7500, 0], 6],
+            'on the spot' => [['kind' => 'on-the-spot', 'apart' => $m(1.5)], null, null, [1500, 1500], 0],
+            // Six heads of 9 m² each: √54 = 7.348 m a side.
+            'shared box' => [['kind' => 'shared-box', 'head' => $m(3)], null, null, [7348, 7348], 4],
             // Common practice, no source: a pull-back pair 2 yards apart.
             'pair' => [['kind' => 'pair', 'distance' => ['value' => 2, 'unit' => 'yd']], 1.8288, null, [1829, 0], 2],
             'passing rectangle, round' => [

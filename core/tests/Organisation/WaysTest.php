@@ -152,15 +152,17 @@ final class WaysTest extends TestCase
         self::assertSame([[1, 4], [2, 5], [3], [1, 4], [2, 5], [3]], array_map(fn (Spell $spell): array => $spell->owed, $work));
         self::assertTrue($work[2]->seats[4]->isExtra);
         self::assertSame(Role::Works, $work[2]->seats[4]->role);
-        // Where the work ends a go they wait instead.
+        // Where the work ends a go it is the same, and who is alone at a place rests.
         $counted = WorkSpells::of(
             new GoTables(InTurns::alone(), new GoPattern(['both'], 2, 0.0, 30.0, owed: OwedSets::Every)),
-            [self::seated(3, 1), self::seated(2, 4)],
+            [self::seated(3, 1), self::seated(2, 4), self::seated(1, 6)],
             [],
             30.0,
-            array_fill(1, 5, 30.0),
+            array_fill(1, 6, 15.0),
         );
-        self::assertSame(Role::Waits, $counted[count($counted) - 1]->seats[4]->role);
+        $last = $counted[count($counted) - 1];
+        self::assertSame([Role::Works, true, 0.5], [$last->seats[4]->role, $last->seats[4]->isExtra, $last->seats[4]->ball]);
+        self::assertSame([Role::Rests, 0.0], [$last->seats[6]->role, $last->seats[6]->waiting]);
     }
 
     public function test_who_is_done_early_waits(): void

@@ -336,8 +336,8 @@ final class OrganisationTest extends TestCase
             [0.0, 15.0, 15.0],
             array_map(fn (BlockEvaluation $block): float => $block->partSeconds['changeOver'], $plan->blocks),
         );
-        // Three groups of three, four markers a player: 36 at once, all laid before the first turn.
-        self::assertSame([180.0, 0.0, 0.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['setUp'], $plan->blocks));
+        // Three groups of three, four markers a player: 36 at once, all laid before the start.
+        self::assertSame([0.0, 0.0, 0.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['setUp'], $plan->blocks));
         self::assertSame(36, array_sum($plan->kit->markersByColour));
         foreach ($plan->blocks as $block) {
             self::assertCount(9, $block->touches);
@@ -350,7 +350,7 @@ final class OrganisationTest extends TestCase
         }
         // Who is early begins again: nobody waits, and 30 s of taps become 45.
         foreach ($plan->blocks as $block) {
-            self::assertSame([45.0, 0.0], [$block->times[1]->ballSeconds, $block->times[1]->waitingSeconds]);
+            self::assertSame([45.0, 0.0], [$block->atWork[1]->ballSeconds, $block->atWork[1]->waitingSeconds]);
             self::assertEqualsWithDelta($plan->blocks[1]->touches[1]->contacts(), $block->touches[1]->contacts(), 1e-9);
         }
         // Who is where: groups go one station on at each move, and meet every station once.

@@ -42,15 +42,15 @@ final class PlanTest extends TestCase
 
     public function test_the_clock_of_one_block_worked_out_by_hand(): void
     {
-        // Six players, boxes of their own (4 markers each), 2 × 30 s with 20 s rest, a number after each set.
+        // Six players, boxes of their own (4 markers each) that lie before the start, 2 × 30 s with 20 s rest, a number after the last.
         $block = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, null);
         $evaluation = self::evaluate([$block], 6)->blocks[0];
 
         self::assertSame(
-            ['setUp' => 120.0, 'explain' => 60.0, 'work' => 80.0, 'changeOver' => 0.0, 'write' => 12.0],
+            ['setUp' => 0.0, 'explain' => 60.0, 'work' => 80.0, 'changeOver' => 0.0, 'write' => 12.0],
             $evaluation->partSeconds,
         );
-        self::assertEqualsWithDelta(272.0, $evaluation->meanSeconds(), 1e-9);
+        self::assertEqualsWithDelta(152.0, $evaluation->meanSeconds(), 1e-9);
         self::assertSame([6, 1, 24], [$evaluation->stations, $evaluation->turns, $evaluation->markers]);
         // 30 s ÷ 0.9 s a pair × 2 sets, one touch of each foot in a pair.
         self::assertEqualsWithDelta(66.667, $evaluation->touches[1]->contactsOf(FootMark::Left), 1e-3);
@@ -189,15 +189,17 @@ final class PlanTest extends TestCase
 
         self::assertSame(2, $evaluation->turns);
         // Two at a place: four goes of 30 s and three changes of 3 s. Each waits one go, before the first or after the last.
-        self::assertSame([129.0, 33.0], [$evaluation->partSeconds['work'], $evaluation->longestWaitSeconds()]);
-        self::assertSame([60.0, 0.0, 39.0], [
+        // After it six numbers of 2 s, of which one go of 30 s is not left for any: 6 s are still being written.
+        self::assertSame([129.0, 6.0], [$evaluation->partSeconds['work'], $evaluation->partSeconds['write']]);
+        self::assertSame(39.0, $evaluation->longestWaitSeconds());
+        self::assertSame([60.0, 0.0, 45.0], [
             $evaluation->times[1]->ballSeconds, $evaluation->times[1]->servingSeconds, $evaluation->times[1]->waitingSeconds,
         ]);
         self::assertSame([], $evaluation->warnings);
         // All six at one place: twelve goes and eleven changes; nine goes of ten they wait.
         $one = Block::ofDrill('a', Drills::soleTaps(), TimedDose::of(30.0, 2, 20.0, DoseSides::Alternating), Tempo::Steady, 1);
         self::assertSame(
-            [['Somebody waits 5:03 in all, 2:45 at a time, and has the ball for 1:00.', 'Make it 2 stations']],
+            [['Somebody waits 5:05 in all, 2:47 at a time, and has the ball for 1:00.', 'Make it 2 stations']],
             array_map(
                 fn (Warning $warning): array => [$warning->sentence, $warning->cure?->words],
                 self::evaluate([$one], 6)->blocks[0]->warnings,

@@ -17,6 +17,7 @@ use FleetSparrow\Core\Drill\CircuitPace;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
@@ -95,7 +96,7 @@ final class CircuitTimesTest extends TestCase
             )),
         );
         self::assertLessThan($last->times[1]->waitingSeconds, $own->times[1]->waitingSeconds);
-        self::assertSame(0.0, $clock->times[1]->waitingSeconds);
+        self::assertSame(0.0, $clock->atWork[1]->waitingSeconds);
         foreach ([$last, $clock, $own] as $way) {
             $isWork = fn (Segment $one): bool => in_array($one->kind, [SegmentKind::Work, SegmentKind::Rest], true);
             $work = array_filter($way->segments, $isWork);
@@ -154,6 +155,8 @@ final class CircuitTimesTest extends TestCase
         $block = Block::ofDrill('a', $drill, $drill->doseFrom(['kind' => 'circuit'] + $dose), Tempo::Steady, $stations);
         $players = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, 7));
 
-        return PlanEvaluator::evaluate([$block], PlanContext::of($players, [], new ClockRules))->blocks[0];
+        $context = PlanContext::of($players, [], new ClockRules, new KitOwned(wallPlaces: 7));
+
+        return PlanEvaluator::evaluate([$block], $context)->blocks[0];
     }
 }

@@ -123,7 +123,7 @@ function goSeconds(dose, drill, p, factor) {
       return dose.balls * s + drill.fetchSeconds;
     case 'quota': {
       let seconds = 0;
-      for (let good = 0; good < dose.good; ) {
+      for (let good = 0; good < dose.good;) {
         const hit = even() < p;
         seconds += s + (hit ? 0 : drill.fetchSeconds);
         good += hit ? 1 : 0;
@@ -152,10 +152,13 @@ function limitOf(dose, drill) {
 }
 
 /** People at each place, how they work there, and whose go it is when. */
-function organised({ organisation: o }, players, helpers) {
+function organised({ organisation: o, layout }, players, helpers) {
+  // Nobody has said how many walls and goals there are: one of each.
+  const isOnePlace = ['wall-lane', 'wall-turn', 'corridor', 'shooting-line'].includes(layout.kind);
   const k = o.workers + o.playerServers;
   const even_ = (groups) => Array.from({ length: groups }, (_, i) => Math.floor(players / groups) + (i < players % groups ? 1 : 0));
   const inTurns = (sizes) => ({ sizes, turns: true });
+  if (isOnePlace && k <= 2 && o.playerServers === 0) return inTurns([players]);
   if (k === 1) return inTurns(even_(o.coachServes ? Math.min(players, 1 + helpers) : players));
   if (k === 2 && o.pattern === 'take-turns') return inTurns([...Array(Math.floor(players / 2)).fill(2), ...(players % 2 ? [1] : [])]);
   if (k === 2 && o.playerServers === 1) {
@@ -164,7 +167,7 @@ function organised({ organisation: o }, players, helpers) {
     // The odd one is with a helper; without one there is a three.
     return inTurns(helpers > 0 ? [...Array((players - 1) / 2).fill(2), 1] : [...Array((players - 3) / 2).fill(2), 3]);
   }
-  const groups = ['hunt', 'rotate'].includes(o.pattern) ? 1 : Math.max(1, Math.floor(players / k));
+  const groups = ['hunt', 'rotate'].includes(o.pattern) || layout.kind === 'shared-box' ? 1 : Math.max(1, Math.floor(players / k));
   return { sizes: even_(groups), turns: false };
 }
 
@@ -173,7 +176,13 @@ function goesAt(people, turns, dose, seconds) {
   const sides = sidesOf(dose) === 2 ? ['R', 'L'] : ['x'];
   const sets = goesOf(dose) / sides.length;
   const rest = dose.restSeconds ?? 0;
-  const order = sides.flatMap((side) => Array.from({ length: sets }, (_, set) => (turns ? Array.from({ length: people }, (_, i) => i) : [0]).map((who) => ({ side, who, owes: set === sets - 1 })))).flat();
+  const order = sides
+    .flatMap((side) =>
+      Array.from({ length: sets }, (_, set) =>
+        (turns ? Array.from({ length: people }, (_, i) => i) : [0]).map((who) => ({ side, who, owes: set === sets - 1 })),
+      ),
+    )
+    .flat();
   const ready = {};
   let clock = 0;
   return order.map(({ side, who, owes }, i) => {
@@ -212,13 +221,15 @@ function worked(drill, dose, { sizes, turns }, players) {
 }
 
 /** A circuit goes round together: every item ends with its last, and those of a pair one after the other. */
-function circuit(drill, dose, { sizes }) {
-  const shifts = Array.from({ length: Math.max(...sizes) }, (_, shift) => sizes.filter((people) => people > shift).length);
+function circuit(drill, dose, { sizes, turns }) {
+  const shifts = !turns ? [sum(sizes)] : Array.from({ length: Math.max(...sizes) }, (_, shift) => sizes.filter((people) => people > shift).length);
   const item = (one, workers) => {
     const own = { goodChance: 1, fetchSeconds: 0, ...one };
     const each = { sets: 1, restSeconds: 0, ...one.dose };
     const limit = limitOf(each, own);
-    return isClocked(each) ? goesOf(each) * goSeconds(each, own, 1, 1) : average(PLAYS, () => Math.max(...Array.from({ length: workers }, () => ownSeconds(each, own, limit))));
+    return isClocked(each)
+      ? goesOf(each) * goSeconds(each, own, 1, 1)
+      : average(PLAYS, () => Math.max(...Array.from({ length: workers }, () => ownSeconds(each, own, limit))));
   };
   const rests = sum(drill.circuit.slice(0, -1).map((one) => one.restSeconds ?? 0));
   const each = shifts.map((workers) => dose.rounds * (sum(drill.circuit.map((one) => item(one, workers))) + rests) + (dose.rounds - 1) * dose.restSeconds);
@@ -245,18 +256,20 @@ function touches(drill, dose, { sizes, turns }, players, { tables }) {
     const t = dose.workSeconds;
     const attacks = Math.floor((t + drill.fetchSeconds) / (s + drill.fetchSeconds));
     const serving = Math.min(drill.organisation.playerServers || Infinity, Math.floor(people / 2));
-    return {
-      'pass-and-follow': () => (balls * t) / s,
-      together: () => (drill.organisation.service === 'none' ? (people * t) / s : t / s),
-      rotate: () => attacks * Math.min(positions, people),
-      hunt: () => ((people - serving) * t) / (s * Math.max(1, (people - serving) / Math.max(1, serving))),
-    }[drill.organisation.pattern]?.() ?? t / s;
+    return (
+      {
+        'pass-and-follow': () => (balls * t) / s,
+        together: () => (drill.organisation.service === 'none' ? (people * t) / s : t / s),
+        rotate: () => attacks * Math.min(positions, people),
+        hunt: () => ((people - serving) * t) / (s * Math.max(1, (people - serving) / Math.max(1, serving))),
+      }[drill.organisation.pattern]?.() ?? t / s
+    );
   };
   const reps = { R: 0, L: 0, x: 0 };
   const most = Math.max(...sizes);
   tables.forEach((table, i) => {
-    // Who is done before the others begins again where a clock ends the goes; who is alone at a place rests.
-    const again = turns && isClocked(dose) && sizes[i] > 1 ? most / sizes[i] : 1;
+    // Who is done before the others begins again; who is alone at a place rests.
+    const again = turns && sizes[i] > 1 ? most / sizes[i] : 1;
     for (const { side } of table) reps[side] += again * repsOf(sizes[i]);
   });
   const [leadRight, leadLeft] = [reps.R + reps.x / 2, reps.L + reps.x / 2];
@@ -314,10 +327,27 @@ function round(blocks, players, helpers) {
   }));
 }
 
+/** A new drill takes a minute to explain, and a third of it where ground and way stay as they were. */
+function explained(worked, blocks) {
+  let before;
+  return worked.map((one, i) => {
+    const drill = book[blocks[i].drill ?? blocks[i]];
+    const ground = drill && JSON.stringify([drill.layout, drill.organisation.pattern ?? 'own']);
+    const isSame = drill && ground === before;
+    before = ground ?? before;
+    return isSame ? { ...one, explain: 20 } : one;
+  });
+}
+
 const rounded = (value) => (typeof value === 'number' ? Math.round(value * 1e4) / 1e4 : value);
 const cases = sessions.flatMap(({ name, sizes, helpers, blocks }) =>
   sizes.map((players) => {
-    const worked = blocks.every((block) => block.together) ? round(blocks, players, helpers) : blocks.map((block) => workedOut(block, players, helpers));
+    const worked = blocks.every((block) => block.together)
+      ? round(blocks, players, helpers)
+      : explained(
+          blocks.map((block) => workedOut(block, players, helpers)),
+          blocks,
+        );
     return {
       name: `${name}, ${players}`,
       players,

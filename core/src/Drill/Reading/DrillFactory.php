@@ -26,7 +26,7 @@ use FleetSparrow\Core\Record\ScoringRule;
 final class DrillFactory
 {
     public const FIELDS = [
-        'slug', 'name', 'family', 'summary', 'layout', 'script', 'combination', 'buildUp', 'circuit', 'secondsPerRep',
+        'slug', 'name', 'family', 'summary', 'layout', 'formerLayout', 'script', 'combination', 'buildUp', 'circuit', 'secondsPerRep',
         'metresPerSecond', 'goodChance', 'fetchSeconds',
         'dose', 'scoring', 'organisation', 'touches', 'sideSetBy', 'ball', 'calling', 'targetRoles', 'targetsNamedBy', 'needs',
         'fromAge', 'levels', 'opposition', 'keepsTheme',
@@ -63,7 +63,8 @@ final class DrillFactory
         $name = $try('name', fn (): string => $read->text('name', most: 120));
         $family = $try('family', fn (): Family => $read->family());
         $summary = $try('summary', fn (): string => $read->text('summary', most: 300));
-        $layout = $try('layout', fn (): ?Layout => $this->layout());
+        $layout = $try('layout', fn (): ?Layout => $this->layout('layout'));
+        $former = $read->has('formerLayout') ? $try('formerLayout', fn (): ?Layout => $this->layout('formerLayout')) : null;
         $composition = $try('script', fn (): Composition => CompositionReader::read($read, $this->doses));
         $seconds = $layout === null || $composition === null
             ? 1.0
@@ -108,16 +109,17 @@ final class DrillFactory
             organisation: $organisation,
             demands: $demands,
             teaching: $teaching,
+            formerLayout: $former,
         );
     }
 
     /** Null when faults were found and kept. */
-    private function layout(): ?Layout
+    private function layout(string $name): ?Layout
     {
-        $fields = $this->read->object('layout')->fields;
+        $fields = $this->read->object($name)->fields;
         $faults = $this->layouts->faults($fields);
-        foreach ($faults as $name => $message) {
-            $this->faults->add("layout.{$name}", $message);
+        foreach ($faults as $field => $message) {
+            $this->faults->add("{$name}.{$field}", $message);
         }
 
         return $faults === [] ? $this->layouts->read($fields) : null;

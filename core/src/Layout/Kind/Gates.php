@@ -52,6 +52,11 @@ final readonly class Gates implements Layout
         return self::KIND;
     }
 
+    public function forPeople(int $people): self
+    {
+        return $this;
+    }
+
     public function parameters(): array
     {
         return ['gateWidth' => $this->gateWidth->tenthsOfMillimetre, 'distance' => $this->distance->tenthsOfMillimetre];

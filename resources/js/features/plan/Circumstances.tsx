@@ -8,6 +8,7 @@ export function Circumstances({ tools }: { tools: PlanTools }) {
     <details className="side">
       <summary>
         Helpers and heat: {plan.helpers === 0 ? 'no helper' : plan.helpers === 1 ? 'one helper' : `${plan.helpers} helpers`}
+        {!plan.laidBefore && ', nothing laid before'}
         {plan.isHot && ', hot'}
       </summary>
       <div className="fields" style={{ paddingTop: '0.6rem' }}>
@@ -18,6 +19,10 @@ export function Circumstances({ tools }: { tools: PlanTools }) {
           onNumber={(helpers) => helpers !== null && change({ helpers })}
           fault={faultAt('helpers')}
         />
+        <label className="tick">
+          <input type="checkbox" checked={plan.laidBefore} onChange={(event) => change({ laidBefore: event.target.checked })} />
+          First layout lies before the start
+        </label>
         <label className="tick">
           <input type="checkbox" checked={plan.isHot} onChange={(event) => change({ isHot: event.target.checked })} />
           Hot today

@@ -57,6 +57,7 @@ function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
         comingPlayerIds: plan.comingPlayerIds,
         startsAt: plan.startsAt,
         helpers: plan.helpers,
+        laidBefore: plan.laidBefore,
         may: plan.may,
         isHot: plan.isHot,
         temperatureCelsius: plan.temperatureCelsius,

@@ -66,7 +66,12 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Standing']>().toExtend<z.infer<typeof read.standing>>();
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
   expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof read.playerPage>>();
-  expectTypeOf<Described['Evaluation']>().toExtend<Omit<z.infer<typeof read.evaluation>, 'cuts'>>();
+  // What names a dose is described as any, and read as one.
+  type Evaluated = z.infer<typeof read.evaluation>;
+  expectTypeOf<Described['Evaluation']>().toExtend<Omit<Evaluated, 'cuts' | 'blocks' | 'warnings'>>();
+  expectTypeOf<Described['BlockEvaluation']>().toExtend<Omit<Evaluated['blocks'][number], 'warnings'>>();
+  expectTypeOf<Described['Warning']>().toExtend<Omit<Evaluated['warnings'][number], 'cure'>>();
+  expectTypeOf<Described['Cure']>().toExtend<Omit<NonNullable<Evaluated['warnings'][number]['cure']>, 'dose'>>();
   expectTypeOf<Described['LastTime']>().toExtend<{ last: Omit<NonNullable<z.infer<typeof book.lastTime>['last']>, 'dose'> | null }>();
   expectTypeOf<Described['Refusal']>().toExtend<z.infer<typeof book.proposals>['refusals'][number]>();
   expectTypeOf<Described['Reason']>().toExtend<book.ProposedBlock['reasons'][number]>();

@@ -1005,6 +1005,7 @@ export interface components {
             comingPlayerIds: number[];
             startsAt?: string;
             helpers?: number;
+            laidBefore?: boolean;
             may?: components["schemas"]["PlayerMay"][];
             isHot?: boolean;
             temperatureCelsius?: number | null;
@@ -1041,6 +1042,7 @@ export interface components {
             comingPlayerIds: number[];
             startsAt?: string;
             helpers?: number;
+            laidBefore?: boolean;
             may?: components["schemas"]["PlayerMay"][];
             isHot?: boolean;
             temperatureCelsius?: number | null;
@@ -1350,12 +1352,15 @@ export interface components {
             moved: number;
             added: number;
             lifted: number;
+            /** @enum {string} */
+            laid: "before" | "meanwhile" | "between";
         };
         Cure: {
             /** @enum {string} */
-            kind: "stations" | "take-out" | "water" | "helper";
+            kind: "stations" | "take-out" | "water" | "helper" | "dose";
             words: string;
             stations: number | null;
+            dose: components["schemas"]["Dose"] | null;
         };
         Warning: {
             sentence: string;
@@ -1845,6 +1850,7 @@ export interface components {
             blocks: components["schemas"]["PlanBlock"][];
             comingPlayerIds: number[];
             helpers: number;
+            laidBefore: boolean;
             may: components["schemas"]["PlayerMay"][];
             isHot: boolean;
             temperatureCelsius: number | null;

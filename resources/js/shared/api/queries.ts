@@ -54,6 +54,7 @@ export interface PlanDraft {
   comingPlayerIds: number[];
   startsAt: string;
   helpers?: number;
+  laidBefore?: boolean;
   may?: { playerId: number; may: Availability }[];
   isHot?: boolean;
   temperatureCelsius?: number | null;

@@ -171,6 +171,7 @@ export const session = sessionSummary.extend({
   comingPlayerIds: z.array(z.number()),
   /** Grown-ups beside the coach. */
   helpers: z.number(),
+  laidBefore: z.boolean(),
   /** Who may not do everything today. */
   may: z.array(z.object({ playerId: z.number(), may: availability })),
   isHot: z.boolean(),
@@ -218,7 +219,14 @@ export const segment = z.object({
 const touches = z.object({ left: z.number(), right: z.number(), other: z.number(), bySurface: z.unknown() });
 const warning = z.object({
   sentence: z.string(),
-  cure: z.object({ kind: z.enum(['stations', 'take-out', 'water', 'helper']), words: z.string(), stations: z.number().nullable() }).nullable(),
+  cure: z
+    .object({
+      kind: z.enum(['stations', 'take-out', 'water', 'helper', 'dose']),
+      words: z.string(),
+      stations: z.number().nullable(),
+      dose: dose.nullable(),
+    })
+    .nullable(),
   code: z.string(),
   /** Forbidden by the profile the squad follows; only with a reason may it stand. */
   isBarred: z.boolean(),
@@ -242,7 +250,7 @@ export const blockEvaluation = z.object({
   turns: z.number(),
   markers: z.number(),
   longestWaitSeconds: z.number(),
-  reset: z.object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number() }).nullable(),
+  reset: z.object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']) }).nullable(),
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),

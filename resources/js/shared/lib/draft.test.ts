@@ -70,6 +70,7 @@ describe('what was typed and not kept', () => {
     blocks: [],
     comingPlayerIds: [],
     helpers: 0,
+    laidBefore: true,
     may: [],
     isHot: false,
     temperatureCelsius: null,
@@ -114,9 +115,11 @@ test.each(['timed', 'reps', 'lengths', 'quota', 'collective', 'streak', 'race', 
 describe('one press', () => {
   const blocks = ['a', 'b', 'c'].map(block);
   test('a cure changes the stations, takes the block out, or puts water before it', () => {
-    expect(cured(blocks, 'b', { kind: 'stations', words: '', stations: 3 }).map((one) => one.stations)).toEqual([null, 3, null]);
-    expect(ids(cured(blocks, 'b', { kind: 'take-out', words: '', stations: null }))).toEqual(['a', 'c']);
-    const watered = cured(blocks, 'b', { kind: 'water', words: '', stations: null });
+    expect(cured(blocks, 'b', { kind: 'stations', words: '', stations: 3, dose: null }).map((one) => one.stations)).toEqual([null, 3, null]);
+    const dose = { kind: 'timed', workSeconds: 15, sets: 4, restSeconds: 10, sides: 'each' } as const;
+    expect(cured(blocks, 'b', { kind: 'dose', words: '', stations: null, dose }).map((one) => one.dose)[1]).toEqual(dose);
+    expect(ids(cured(blocks, 'b', { kind: 'take-out', words: '', stations: null, dose: null }))).toEqual(['a', 'c']);
+    const watered = cured(blocks, 'b', { kind: 'water', words: '', stations: null, dose: null });
     expect([watered.length, watered[1]?.kind, watered[2]?.id]).toEqual([4, 'water', 'b']);
   });
   test('a cut shortens the dose or leaves the block out', () => {
@@ -173,7 +176,7 @@ describe('blocks at the same time', () => {
 
 test('one more helper changes no block', () => {
   const blocks = [block('a')];
-  expect(cured(blocks, 'a', { kind: 'helper', words: 'A helper is there', stations: null })).toBe(blocks);
+  expect(cured(blocks, 'a', { kind: 'helper', words: 'A helper is there', stations: null, dose: null })).toBe(blocks);
 });
 
 test('a proposal that is taken becomes a running order with names of its own', () => {

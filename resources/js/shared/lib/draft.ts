@@ -15,6 +15,7 @@ export const planOf = (session: Session): PlanInHand => ({
   blocks: session.blocks,
   comingPlayerIds: session.comingPlayerIds,
   helpers: session.helpers,
+  laidBefore: session.laidBefore,
   may: session.may,
   isHot: session.isHot,
   temperatureCelsius: session.temperatureCelsius,
@@ -29,6 +30,7 @@ export const draftOf = (plan: PlanInHand): PlanDraft => ({
   comingPlayerIds: plan.comingPlayerIds,
   startsAt: plan.startsAt,
   helpers: plan.helpers,
+  laidBefore: plan.laidBefore,
   may: plan.may,
   isHot: plan.isHot,
   temperatureCelsius: plan.temperatureCelsius,
@@ -130,6 +132,7 @@ type Cure = NonNullable<Evaluation['blocks'][number]['warnings'][number]['cure']
 export function cured(blocks: PlanBlock[], id: string, cure: Cure): PlanBlock[] {
   if (cure.kind === 'helper') return blocks;
   if (cure.kind === 'stations') return changed(blocks, id, { stations: cure.stations });
+  if (cure.kind === 'dose') return cure.dose ? changed(blocks, id, { dose: cure.dose }) : blocks;
   if (cure.kind === 'take-out') return blocks.filter((block) => block.id !== id);
   return blocks.toSpliced(
     Math.max(
