@@ -305,7 +305,8 @@ final class DrillsTest extends FeatureTestCase
 
     public function test_from_one_layout_to_the_next_each_marker_has_its_fate(): void
     {
-        $answer = $this->actingAs($this->assistant)->getJson($this->path('reset').'?from=drag-back-turn&to=inside-cut-turn')->assertOk()->json();
+        $same = $this->path('reset').'?from=drag-back-turn&to=inside-cut-turn';
+        $answer = $this->actingAs($this->assistant)->getJson($same)->assertOk()->json();
         self::assertSame([4, 0, 0, 0], [$answer['kept'], $answer['moved'], $answer['added'], $answer['lifted']]);
         $zigzag = $this->getJson($this->path('reset').'?from=drag-back-turn&to=zigzag-in-out')->assertOk()->json();
         self::assertSame(5, $zigzag['kept'] + $zigzag['moved'] + $zigzag['added']);
