@@ -131,6 +131,7 @@ final class PlanSchema
                         'touches' => self::number(0.0, 100_000.0),
                         'strikes' => self::number(0.0, 10_000.0),
                         'headers' => self::number(0.0, 10_000.0),
+                        'headingMinutes' => self::number(0.0, 1_000.0),
                     ],
                     ['player', 'daysAgo'],
                 )),

@@ -117,6 +117,7 @@ final class SquadBasisQuery
             headers: $earlier('headers'),
             touches: $earlier('touches'),
             strikes: $earlier('strikes'),
+            headingMinutes: $earlier('headingMinutes'),
         );
     }
 
@@ -147,6 +148,7 @@ final class SquadBasisQuery
             $servers[$player] = ($servers[$player] ?? 0) + (int) $row->server_turns;
             if ((float) $row->headers > 0.0) {
                 $amounts['headers'][$player][] = [$days, (float) $row->headers];
+                $amounts['headingMinutes'][$player][] = [$days, (float) $row->heading_minutes];
             }
             if ($days <= self::LOAD_DAYS) {
                 $amounts['touches'][$player][] = [$days, (float) $row->touches];
@@ -179,11 +181,11 @@ final class SquadBasisQuery
         $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
             ->select(
                 ['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'],
-            )->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as keeper_turns, 0 as server_turns');
+            )->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as heading_minutes, 0 as keeper_turns, 0 as server_turns');
 
         return DB::table('session_loads')->joinSub($sessions, 'past', 'past.id', '=', 'session_loads.training_session_id')
             ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw(
-                'null as block_key, null as group_number, touches, strikes, headers, keeper_turns, server_turns',
+                'null as block_key, null as group_number, touches, strikes, headers, heading_minutes, keeper_turns, server_turns',
             )
             ->unionAll($groups)
             ->orderByDesc('starts_at_utc')

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Player;
 use App\Tenancy\ClubContext;
+use FleetSparrow\Core\Season\SessionLoad;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -74,7 +75,7 @@ final class PastTest extends FeatureTestCase
         )->assertOk();
 
         self::assertSame(4, DB::table('attendances')->where('training_session_id', $session)->where('coming', true)->count());
-        self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', 2)->count());
+        self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', SessionLoad::METHOD)->count());
     }
 
     public function test_closing_is_one_step_all_or_nothing(): void

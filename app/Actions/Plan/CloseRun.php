@@ -15,6 +15,7 @@ use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Season\SessionLoad;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Timeline\HeadingTime;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -113,9 +114,10 @@ final class CloseRun
             }
         }
         $strong = $session->squad->players->pluck('strong_foot', 'id');
+        $heading = HeadingTime::of($evaluation->blocks)->minutes;
         $rows = [];
         foreach ($evaluation->touches as $player => $tally) {
-            $load = SessionLoad::of($tally, $strong->get($player) ?? StrongFoot::Both);
+            $load = SessionLoad::of($tally, $strong->get($player) ?? StrongFoot::Both, $heading[$player] ?? 0.0);
             $rows[] = $ids + [
                 'player_id' => $player,
                 'method' => SessionLoad::METHOD,
@@ -124,6 +126,7 @@ final class CloseRun
                 'weaker_touches' => $load->weakerTouches,
                 'strikes' => $load->strikes,
                 'headers' => $load->headers,
+                'heading_minutes' => $load->headingMinutes,
                 'keeper_turns' => $duties[DutyKind::Keeper->value][$player] ?? 0,
                 'server_turns' => $duties[DutyKind::Server->value][$player] ?? 0,
             ];

@@ -201,7 +201,7 @@ final readonly class Situation
                 );
             }
         }
-        [$keepers, $servers, $headers, $touches, $strikes] = [[], [], [], [], []];
+        [$keepers, $servers, $headers, $touches, $strikes, $minutes] = [[], [], [], [], [], []];
         foreach ($past->entries('duties') as $one) {
             $player = $one->whole('player', 1, PHP_INT_MAX);
             $keepers[$player] = $one->whole('keeper', 0, 999, 0);
@@ -213,8 +213,9 @@ final readonly class Situation
             $headers[$player][] = new Earlier($days, $one->number('headers', 0.0, 10_000.0, 0.0));
             $touches[$player][] = new Earlier($days, $one->number('touches', 0.0, 100_000.0, 0.0));
             $strikes[$player][] = new Earlier($days, $one->number('strikes', 0.0, 10_000.0, 0.0));
+            $minutes[$player][] = new Earlier($days, $one->number('headingMinutes', 0.0, 1_000.0, 0.0));
         }
 
-        return new SeasonPast($groups, $keepers, $servers, $headers, $touches, $strikes);
+        return new SeasonPast($groups, $keepers, $servers, $headers, $touches, $strikes, $minutes);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Advice;
 
-use FleetSparrow\Core\Caution\HeadersPlanned;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Positions;
@@ -19,9 +18,6 @@ use FleetSparrow\Core\Rotation\PassingQueue;
 use FleetSparrow\Core\Shared\Cure;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Touch\Surface;
-use FleetSparrow\Core\Touch\Tally;
-use FleetSparrow\Core\Touch\TallyReader;
 
 /** What a coach should know of a block before the whistle: with its cheapest cure. */
 final class BlockWarnings
@@ -41,33 +37,12 @@ final class BlockWarnings
         ?int $fit,
     ): array {
         return [
-            ...self::heading($evaluation, $context),
             ...self::nobodyWorks($stationing),
             ...self::served($drill, $stationing, $context),
             ...self::queue($way, $places, $drill, $stationing),
             ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
             ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
         ];
-    }
-
-    /** @return list<Warning> */
-    private static function heading(BlockEvaluation $evaluation, PlanContext $context): array
-    {
-        if ($context->heading === null) {
-            return [];
-        }
-        [$worst, $most] = [null, 0.0];
-        $headers = new TallyReader(static fn (Tally $tally): float => $tally->contactsWith(Surface::Head));
-        foreach ($evaluation->touches as $player => $tally) {
-            [$planned, $before] = [$headers->of($tally), $context->past->headers[$player] ?? []];
-            $inWindow = $planned <= 0.0 ? 0.0 : HeadersPlanned::inWindow($planned, $context->heading, $before);
-            $sentence = $inWindow > $most ? HeadersPlanned::sentence($planned, $context->heading, $before) : null;
-            if ($sentence !== null) {
-                [$worst, $most] = [$sentence, $inWindow];
-            }
-        }
-
-        return $worst === null ? [] : [new Warning($worst, Cure::takeOut(), 'heading', $context->heading->headers !== null)];
     }
 
     /** @return list<Warning> */

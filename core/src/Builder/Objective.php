@@ -32,6 +32,7 @@ final class Objective
         private readonly float $waterMinutes,
         private readonly bool $hasRecap,
         private readonly bool $isLaidBefore = true,
+        private readonly ?HeadingRoom $heading = null,
     ) {
     }
 
@@ -102,10 +103,13 @@ final class Objective
         );
     }
 
-    /** Whether eight in ten such sessions end within the slot. */
+    /** Whether eight in ten such sessions end within the slot, and nobody is asked for more heading than the limit leaves. */
     public function fits(Sequence $sequence): bool
     {
         if ($sequence->judged->meanSeconds + $sequence->work->meanSeconds > $this->slotSeconds) {
+            return false;
+        }
+        if ($this->heading?->holds($sequence->options) === false) {
             return false;
         }
         // As if no clock ended any of it: a little late is better than a little over. Sessions lean to late ends, which brings the

@@ -22,6 +22,7 @@ final readonly class Option
      * @param  Layout  $layout  of one station, as it is laid for those coming
      * @param  string  $layoutKey  the same for layouts that lie alike
      * @param  string  $scriptText  canonical
+     * @param  float  $headers  of the player asked for most
      */
     public function __construct(
         public Drill $drill,
@@ -38,6 +39,7 @@ final readonly class Option
         public string $layoutKey,
         public string $scriptText,
         public string $doseKind,
+        public float $headers = 0.0,
     ) {
     }
 }

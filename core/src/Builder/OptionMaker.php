@@ -18,6 +18,7 @@ use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Shared\DurationEstimate;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\HeadingTime;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
@@ -113,6 +114,7 @@ final class OptionMaker
             layoutKey: $drill->layout->kind().json_encode($drill->layout->parameters()),
             scriptText: $drill->script->text(),
             doseKind: $dose->kind(),
+            headers: max([0.0, ...HeadingTime::of([$worked])->headers]),
         );
     }
 

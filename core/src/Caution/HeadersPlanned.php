@@ -9,6 +9,8 @@ use FleetSparrow\Core\Shared\Earlier;
 /** Headers a plan asks of one player, with those of the rolling window before it, held against the limit the squad follows. */
 final class HeadersPlanned
 {
+    private const WEEK_DAYS = 7;
+
     /**
      * Headers of the session and of the rolling window before it: who has most is asked for most.
      *
@@ -54,6 +56,25 @@ final class HeadersPlanned
             (int) ceil($headers),
             ceil($headers) === 1.0 ? 'header' : 'headers',
             $earlier,
+            $limit->sentence(),
+        );
+    }
+
+    /**
+     * What to say of minutes of heading practice in seven days; null when nothing is to be said.
+     *
+     * @param  float  $minutes  of the player in this session
+     * @param  list<Earlier>  $before  minutes of earlier sessions
+     */
+    public static function minutes(float $minutes, HeadingLimit $limit, array $before = []): ?string
+    {
+        $week = array_filter($before, static fn (Earlier $one): bool => $one->daysAgo < self::WEEK_DAYS);
+        $sum = $minutes + array_sum(array_column($week, 'amount'));
+
+        return $minutes <= 0.0 || $limit->minutesPerWeek === null || $sum <= $limit->minutesPerWeek ? null : sprintf(
+            '%d minutes of heading practice in %d days. %s',
+            (int) ceil($sum),
+            self::WEEK_DAYS,
             $limit->sentence(),
         );
     }

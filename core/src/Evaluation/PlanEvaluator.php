@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Evaluation;
 
+use FleetSparrow\Core\Advice\HeadingWarnings;
 use FleetSparrow\Core\Advice\SessionWarnings;
+use FleetSparrow\Core\Advice\WaterWarnings;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
-use FleetSparrow\Core\Shared\Cure;
-use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\HeadingTime;
 use FleetSparrow\Core\Timeline\KitList;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\SessionPlays;
@@ -43,15 +43,16 @@ final class PlanEvaluator
         $evaluations = self::blocks($rounds, new RoundEvaluator($context, $draw, $laid));
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
         $times = array_fill_keys($ids, new PlayerTime);
-        $dry = 0.0;
+        [$dry, $heading] = [0.0, HeadingTime::none()];
         $warned = [];
         foreach ($blocks as $i => $block) {
             $evaluation = $evaluations[$i];
             foreach ($evaluation->times as $player => $time) {
                 $times[$player] = ($times[$player] ?? new PlayerTime)->plus($time);
             }
-            [$dry, $warning] = self::water($block, $evaluation, $dry, $context->weather->waterMinutes());
-            $warned[] = $warning === null ? $evaluation : $evaluation->warned($warning);
+            [$dry, $water] = WaterWarnings::of($block->kind, $evaluation, $dry, $context->weather->waterMinutes());
+            $heading = $heading->with($evaluation);
+            $warned[] = $evaluation->warned(...$water, ...HeadingWarnings::of($heading, $context));
         }
         $evaluations = $warned;
         $touches = self::touches($ids, $evaluations);
@@ -132,32 +133,5 @@ final class PlanEvaluator
         }
 
         return $evaluations;
-    }
-
-    /**
-     * @param  float  $dry  seconds of work since the last water
-     * @return array{float, Warning|null}
-     */
-    private static function water(Block $block, BlockEvaluation $evaluation, float $dry, float $minutes): array
-    {
-        if ($block->kind === BlockKind::Water) {
-            return [0.0, null];
-        }
-        $after = $dry + match ($block->kind) {
-            BlockKind::Drill => $evaluation->work->mean(),
-            BlockKind::Game => $evaluation->meanSeconds(),
-            default => 0.0,
-        };
-
-        return $after > $minutes * 60.0 + 1e-6 && $dry > 0.0
-            ? [
-                $after - $dry,
-                new Warning(
-                    sprintf('%d minutes of work without water by the end of it.', (int) round($after / 60.0)),
-                    Cure::waterBefore(),
-                    'water',
-                ),
-            ]
-            : [$after, null];
     }
 }

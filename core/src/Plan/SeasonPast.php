@@ -17,6 +17,7 @@ final readonly class SeasonPast
      * @param  array<int, list<Earlier>>  $headers  player → sessions with headers, as planned and run
      * @param  array<int, list<Earlier>>  $touches  player → sessions of the last 35 days
      * @param  array<int, list<Earlier>>  $strikes  player → sessions of the last 35 days
+     * @param  array<int, list<Earlier>>  $headingMinutes  player → minutes of heading practice
      */
     public function __construct(
         public array $groups = [],
@@ -25,6 +26,7 @@ final readonly class SeasonPast
         public array $headers = [],
         public array $touches = [],
         public array $strikes = [],
+        public array $headingMinutes = [],
     ) {
     }
 

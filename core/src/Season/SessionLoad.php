@@ -11,12 +11,12 @@ use FleetSparrow\Core\Touch\Surface;
 use FleetSparrow\Core\Touch\Tally;
 
 /**
- * What one session leaves on one player, as it was planned: touches, strikes, headers. Kept when the session was run, and
- * never worked out anew; `METHOD` says by which way of estimating.
+ * What one session leaves on one player, as it was planned: touches, strikes, headers and minutes of heading. Kept when the
+ * session was run, and never worked out anew; `METHOD` says by which way of estimating.
  */
 final readonly class SessionLoad
 {
-    public const METHOD = 2;
+    public const METHOD = 3;
 
     /**
      * @param  float  $footedTouches  with either foot, of a player who has a weaker one; 0 for one who uses both
@@ -28,11 +28,12 @@ final readonly class SessionLoad
         public float $weakerTouches,
         public float $strikes,
         public float $headers,
+        public float $headingMinutes,
     ) {
     }
 
     /** Each to a tenth, half rounded up. */
-    public static function of(Tally $tally, StrongFoot $strong): self
+    public static function of(Tally $tally, StrongFoot $strong, float $headingMinutes = 0.0): self
     {
         $weaker = match ($strong) {
             StrongFoot::Right => FootMark::Left,
@@ -47,6 +48,7 @@ final readonly class SessionLoad
             weakerTouches: $weaker === null ? 0.0 : round($tally->contactsOf($weaker), 1),
             strikes: round($tally->contactsFor(Purpose::Shot), 1),
             headers: round($tally->contactsWith(Surface::Head), 1),
+            headingMinutes: round($headingMinutes, 1),
         );
     }
 }
