@@ -75,7 +75,8 @@ final class PastTest extends FeatureTestCase
         )->assertOk();
 
         self::assertSame(4, DB::table('attendances')->where('training_session_id', $session)->where('coming', true)->count());
-        self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->where('method', SessionLoad::METHOD)->count());
+        $loads = DB::table('session_loads')->where('training_session_id', $session);
+        self::assertSame(4, $loads->where('method', SessionLoad::METHOD)->count());
     }
 
     public function test_closing_is_one_step_all_or_nothing(): void
