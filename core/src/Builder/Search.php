@@ -6,18 +6,20 @@ namespace FleetSparrow\Core\Builder;
 
 /**
  * Looks for the choice of greatest worth: part by part with the best few beginnings of each length kept (a beam), then improved by
- * changing one
- * part, or two, while that helps. Held against trying every choice on small books.
+ * changing one part, or two at once, while that helps. Held against trying every choice on small books.
  */
 final class Search
 {
     /** Beginnings are compared with those of about their length, in so many steps of the slot. */
     private const LENGTHS = 24;
 
-    private const OF_EACH_LENGTH = 6;
+    private const OF_EACH_LENGTH = 4;
 
     /** Of the beginnings kept to the end, so many are improved. */
-    private const IMPROVED = 5;
+    private const IMPROVED = 4;
+
+    /** Of each part's choices so many are tried two parts at a time. */
+    private const PAIRED = 8;
 
     /**
      * @param  array<string, list<Option>>  $options  phase → what may stand there
@@ -54,7 +56,7 @@ final class Search
             $best = $best === null || $improved->value > $best->value ? $improved : $best;
         }
 
-        return $best;
+        return $best === null ? null : $this->pairwise($best, $choices);
     }
 
     /** @return list<Option|null> */
@@ -134,6 +136,32 @@ final class Search
                 }
             }
         } while ($sequence !== $before);
+
+        return $sequence;
+    }
+
+    /**
+     * Two parts changed at once: what one change alone cannot reach, such as a drill that moves from one part to another.
+     *
+     * @param  list<list<Option|null>>  $choices
+     */
+    private function pairwise(Sequence $sequence, array $choices): Sequence
+    {
+        $few = array_map(static fn (array $some): array => array_slice($some, 0, self::PAIRED), $choices);
+        foreach ($few as $first => $some) {
+            for ($second = $first + 1; $second < count($few); $second++) {
+                foreach ($some as $one) {
+                    foreach ($few[$second] as $other) {
+                        $options = $sequence->options;
+                        [$options[$first], $options[$second]] = [$one, $other];
+                        $next = $this->objective->of(array_values($options));
+                        if ($next->value > $sequence->value + 1e-9 && $this->isGood($next)) {
+                            return $this->pairwise($this->improved($next, $choices), $choices);
+                        }
+                    }
+                }
+            }
+        }
 
         return $sequence;
     }

@@ -65,6 +65,14 @@ final class LayoutsTest extends TestCase
                 [3743, 1000],
                 3,
             ],
+            // Three markers 3 yd apart, so the outer two 6 yd: 2·√(5.4864² − 1) + π + 2·asin(1 ÷ 5.4864).
+            'figure of eight of three markers' => [
+                ['kind' => 'figure-of-eight', 'distance' => ['value' => 6, 'unit' => 'yd'], 'radius' => $m(0.5), 'middleMarker' => true],
+                14.2972,
+                null,
+                [6486, 1000],
+                3,
+            ],
             'gates' => [['kind' => 'gates', 'gateWidth' => $m(1), 'distance' => $m(9)], 9.0, null, [9000, 1000], 4],
             // Common practice, no source: a lane of 10 yards.
             'lane of ten yards' => [
@@ -94,6 +102,22 @@ final class LayoutsTest extends TestCase
                 8.0,
                 [8000, 6000],
                 4,
+            ],
+            // 8 straight, 5 and 5 by the middle (6-8-10), and the same again.
+            'passing rectangle, straight and two diagonals' => [
+                [
+                    'kind' => 'passing-rectangle',
+                    'width' => $m(8),
+                    'depth' => $m(6),
+                    'order' => 2,
+                    'clockwise' => 0,
+                    'perCorner' => 1,
+                    'balls' => 1,
+                ],
+                36.0,
+                8.0,
+                [8000, 6000],
+                5,
             ],
             // 8 straight, 10 diagonal (6-8-10), 8 straight, 10 diagonal.
             'passing rectangle, straight and diagonal' => [

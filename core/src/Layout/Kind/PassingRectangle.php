@@ -22,8 +22,9 @@ use FleetSparrow\Core\Layout\Sketched;
 use FleetSparrow\Core\Shared\Length;
 
 /**
- * A player at each corner and the ball from one to the next: round the outside (0), or straight and diagonal in turn (1), in
- * either direction. Round is 2·(w + d); straight and diagonal is 2·w + 2·√(w² + d²).
+ * A player at each corner and the ball from one to the next: round the outside (0), straight and diagonal in turn (1), or straight and
+ * two diagonals by way of a player in the middle (2), in either direction. Round is 2·(w + d); each of the others is
+ * 2·w + 2·√(w² + d²).
  *
  * Example: `PassingRectangle::of(Length::ofMetres(8.0), Length::ofMetres(6.0), 1, 0, 2, 1)->ballPath()->lengthMetres` is `36.0`.
  */
@@ -74,7 +75,7 @@ final readonly class PassingRectangle implements Layout
         return [
             LayoutParameter::length('width', 'Width'),
             LayoutParameter::length('depth', 'Depth'),
-            LayoutParameter::whole('order', 'Order: 0 round, 1 straight and diagonal', 0, 1),
+            LayoutParameter::whole('order', 'Order: 0 round, 1 straight and diagonal, 2 straight and two diagonals', 0, 2),
             LayoutParameter::whole('clockwise', 'Other way round', 0, 1),
             LayoutParameter::whole('perCorner', 'Players at a corner', 1, 5),
             LayoutParameter::whole('balls', 'Balls', 1, 2),
@@ -90,17 +91,24 @@ final readonly class PassingRectangle implements Layout
     {
         [$w, $d] = [$width->metres(), $depth->metres()];
         $corners = [new Point(0.0, 0.0), new Point($w, 0.0), new Point($w, $d), new Point(0.0, $d)];
-        $turns = $order === 0 ? [0, 1, 2, 3, 0] : [0, 1, 3, 2, 0];
-        $way = array_map(fn (int $corner): Point => $corners[$corner], $clockwise === 0 ? $turns : array_reverse($turns));
+        $middle = new Point($w / 2.0, $d / 2.0);
+        [$first, $second, $third, $fourth] = $corners;
+        $turns = match ($order) {
+            0 => [$first, $second, $third, $fourth, $first],
+            1 => [$first, $second, $fourth, $third, $first],
+            default => [$first, $second, $middle, $third, $fourth, $middle, $first],
+        };
+        $stations = $order === 2 ? [...$corners, $middle] : $corners;
+        $way = $clockwise === 0 ? $turns : array_reverse($turns);
         $places = [];
-        foreach ($corners as $at) {
+        foreach ($stations as $at) {
             foreach (range(1, $perCorner) as $inLine) {
                 $places[] = new Place($at, $inLine === 1 ? PlaceRole::Worker : PlaceRole::Queue);
             }
         }
 
         return new Sketch(
-            array_map(fn (Point $at): Marker => Marker::white($at->xMetres, $at->yMetres), $corners),
+            array_map(fn (Point $at): Marker => Marker::white($at->xMetres, $at->yMetres), $stations),
             Limits::millimetres($w),
             Limits::millimetres($d),
             BallPath::through($way),

@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Tests\Plan;
+
+use FleetSparrow\Core\Clock\Calibration;
+use FleetSparrow\Core\Clock\ClockRules;
+use FleetSparrow\Core\Dose\DoseSides;
+use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\QuotaDose;
+use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluator;
+use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\GoPattern;
+use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Station;
+use FleetSparrow\Core\Organisation\Way\Hunt;
+use FleetSparrow\Core\Organisation\Way\InTurns;
+use FleetSparrow\Core\Plan\Availability;
+use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Tests\Drills;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\GoLimit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The least and the most of what may be asked for, one by one. */
+final class EdgesTest extends TestCase
+{
+    /** @return iterable<string, array{float, bool}> */
+    public static function minutes(): iterable
+    {
+        yield 'half a minute' => [0.5, true];
+        yield 'less' => [0.49, false];
+        yield 'an hour' => [60.0, true];
+        yield 'more' => [60.1, false];
+    }
+
+    #[DataProvider('minutes')]
+    public function test_minutes_of_water_talk_and_game(float $minutes, bool $isTaken): void
+    {
+        if (! $isTaken) {
+            $this->expectException(InvalidPlan::class);
+        }
+        self::assertSame($minutes, Block::ofMinutes('a', BlockKind::Water, $minutes)->minutes);
+    }
+
+    public function test_only_a_build_up_has_links(): void
+    {
+        $this->expectExceptionMessage('Only a build-up has links.');
+        Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose ?? self::fail(), Tempo::Steady, null, links: 1);
+    }
+
+    public function test_a_build_up_has_as_many_links_as_it_has(): void
+    {
+        $drill = self::drill(['script' => null, 'buildUp' => [
+            ['name' => 'one', 'script' => 'a.in'], ['name' => 'two', 'script' => 'b.in'],
+        ]]);
+        $dose = $drill->dose ?? self::fail();
+        self::assertSame(2, Block::ofDrill('a', $drill, $dose, Tempo::Steady, null, links: 2)->links);
+        $this->expectExceptionMessage('This build-up has 1 to 2 links.');
+        Block::ofDrill('a', $drill, $dose, Tempo::Steady, null, links: 3);
+    }
+
+    public function test_seconds_a_squad_chooses(): void
+    {
+        $none = Calibration::none();
+        $chosen = fn (?float $marker, ?float $write = null): ClockRules => ClockRules::chosen(
+            ['markerSeconds' => $marker, 'writeSeconds' => $write],
+            $none,
+            $none,
+            $none,
+        );
+        self::assertSame([5.0, 2.0], [$chosen(null)->markerSeconds, $chosen(null)->writeSeconds]);
+        self::assertSame([0.0, 3.5], [$chosen(0.0, 3.5)->markerSeconds, $chosen(0.0, 3.5)->writeSeconds]);
+        self::assertSame(600.0, $chosen(600.0)->markerSeconds);
+        foreach ([-0.1, 600.1, NAN] as $seconds) {
+            try {
+                $chosen($seconds);
+                self::fail("{$seconds} s were taken.");
+            } catch (InvalidPlan $refusal) {
+                self::assertSame('markerSeconds', $refusal->path());
+            }
+        }
+    }
+
+    public function test_walls_and_goals_have_places(): void
+    {
+        $wall = self::drill(['layout' => [
+            'kind' => 'wall-lane', 'width' => self::metres(2), 'nearest' => self::metres(3), 'step' => self::metres(2),
+            'levels' => 2, 'level' => 1,
+        ]])->layout;
+        $corridor = self::drill(['layout' => ['kind' => 'corridor', 'distance' => self::metres(8)]])->layout;
+        $goal = self::drill(['layout' => [
+            'kind' => 'shooting-line', 'ballCount' => 3, 'spacing' => self::metres(1), 'distance' => self::metres(9),
+            'goalWidth' => self::metres(3),
+        ]])->layout;
+        $box = Drills::soleTaps()->layout;
+        // One where nothing is said; a corridor takes two walls.
+        self::assertSame([1, 1, 1, null], array_map((new KitOwned)->places(...), [$wall, $corridor, $goal, $box]));
+        $owned = new KitOwned(goals: 3, wallPlaces: 5);
+        self::assertSame([5, 2, 3, null], array_map($owned->places(...), [$wall, $corridor, $goal, $box]));
+        self::assertSame(1, (new KitOwned(wallPlaces: 0))->places($wall));
+        self::assertSame([], (new KitOwned(wallPlaces: 0))->shortages(Kit::of($box, 3)));
+        self::assertSame(
+            ['This needs 2 places at a wall and the squad has 1. Use fewer stations; a bench on its side or a partner stands in.'],
+            (new KitOwned(wallPlaces: 1))->shortages(Kit::of($wall, 2)),
+        );
+    }
+
+    public function test_four_meet_and_five_only_mix(): void
+    {
+        $meeting = fn (int $players): int => count((new Station(self::players($players)))->meeting());
+        self::assertSame([0, 2, 4, 0], array_map($meeting, [1, 2, 4, 5]));
+    }
+
+    public function test_who_only_serves_in_a_hunt_serves_more_movers(): void
+    {
+        // Six movers and one who only serves: of seven ⌊7 ÷ 2⌋ serve, two of them movers: three serve four.
+        $seats = (new Hunt)->goes(new Crew(6, 1), new GoPattern(['both'], 1, 0.0, 60.0))[0]->seats;
+        $works = array_filter($seats, fn ($seat): bool => $seat->role === Role::Works);
+        self::assertCount(4, $works);
+        self::assertEqualsWithDelta(0.75, array_values($works)[0]->ball, 1e-9);
+        self::assertSame(Role::Serves, $seats[6]->role);
+        // With three who only serve all of the four who move are served.
+        $more = (new Hunt)->goes(new Crew(4, 3), new GoPattern(['both'], 1, 0.0, 60.0))[0]->seats;
+        self::assertSame([0.75, 0.0], [$more[0]->ball, $more[4]->wait]);
+    }
+
+    public function test_a_go_is_stopped_after_a_second_where_the_coach_says_so(): void
+    {
+        $limit = fn (float $seconds): ?float => GoLimit::seconds(
+            QuotaDose::of(3, 0.0, DoseSides::Right, $seconds),
+            Pace::of(2.0, 0.8, 1.0),
+            new Memo,
+        );
+        self::assertSame([1.0, 0.5, null], [$limit(1.0), $limit(0.5), $limit(0.0)]);
+    }
+
+    public function test_where_nobody_may_work_nobody_takes_turns(): void
+    {
+        $worked = self::evaluated(Availability::ServesOnly, 3);
+        self::assertStringNotContainsString('take turns', implode(' ', $worked->how));
+        self::assertSame('Nobody who is here may work in this today.', $worked->warnings[0]->sentence);
+    }
+
+    public function test_a_pair_rests_while_the_other_goes_and_waits_for_what_is_over(): void
+    {
+        // A go of 20 s and a rest of 30: of the partner's 20 s all are rest; with three the second partner's are half rest, half waiting.
+        $pattern = new GoPattern(['both'], 2, 30.0, 20.0);
+        $waits = fn (int $people): array => array_map(
+            fn ($go): float => round($go->seats[0]->waiting, 3),
+            InTurns::alone()->goes(new Crew($people), $pattern),
+        );
+        self::assertSame([0.0, 0.0, 0.0, 1.0], $waits(2));
+        self::assertSame([0.0, 0.0, 0.5, 0.0, 1.0, 1.0], $waits(3));
+    }
+
+    private static function evaluated(Availability $may, int $players): BlockEvaluation
+    {
+        $drill = Drills::soleTaps();
+
+        return PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill, $drill->dose ?? self::fail(), Tempo::Steady, null)],
+            PlanContext::of(
+                array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right, $may), range(1, $players)),
+                [],
+                new ClockRules,
+            ),
+        )->blocks[0];
+    }
+
+    /** @return non-empty-list<PlanPlayer> */
+    private static function players(int $count): array
+    {
+        return array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, max(1, $count)));
+    }
+
+    /** @param  array<string, mixed>  $change */
+    private static function drill(array $change): Drill
+    {
+        return DrillFactory::fromFields(array_filter($change + Drills::fields(), fn (mixed $field): bool => $field !== null));
+    }
+
+    /** @return array{value: int, unit: string} */
+    private static function metres(int $metres): array
+    {
+        return ['value' => $metres, 'unit' => 'm'];
+    }
+}
