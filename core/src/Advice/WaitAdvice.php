@@ -53,7 +53,9 @@ final readonly class WaitAdvice
             return [];
         }
         $isLong = $longest->longestWaitSeconds > self::LONGEST_WAIT_SECONDS;
-        if (! $isLong && $longest->waitingSeconds <= $longest->ballSeconds + $longest->servingSeconds) {
+        // Under a minute in all is nothing to speak of.
+        $isMuch = $longest->waitingSeconds > max(self::LONGEST_WAIT_SECONDS, $longest->ballSeconds + $longest->servingSeconds);
+        if (! $isLong && ! $isMuch) {
             return [];
         }
         $isLaying = ($evaluation->partSeconds['setUp'] ?? 0.0) >= $longest->longestWaitSeconds - 1e-9;
@@ -121,7 +123,10 @@ final readonly class WaitAdvice
         $now = $this->stationing->stations;
         $most = max(1, min(
             30,
-            count($this->context->players),
+            intdiv(
+                count($this->context->players),
+                Stationing::needsAnother($this->drill) ? $this->drill->organisation->playersPerStation() : 1,
+            ),
             $this->fit ?? PHP_INT_MAX,
             $this->context->kit->stations(Kit::of($this->drill->layout, 1)) ?? PHP_INT_MAX,
         ));

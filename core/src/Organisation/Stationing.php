@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Organisation;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
+use FleetSparrow\Core\Drill\Service;
 use FleetSparrow\Core\Layout\Kind\CommonBox;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\Meetings;
@@ -105,9 +106,13 @@ final readonly class Stationing
     }
 
     /** Whether nobody can do it alone, or only with a wall in place of a partner. */
-    private static function needsAnother(Drill $drill): bool
+    public static function needsAnother(Drill $drill): bool
     {
-        return $drill->organisation->playerServers > 0 || $drill->organisation->pattern->isShared();
+        $organisation = $drill->organisation;
+        // Whoever has a ball of their own in a box for all does without the others.
+        $isOwnBall = $organisation->pattern === Pattern::Together && $organisation->service === Service::None;
+
+        return $organisation->playerServers > 0 || ($organisation->pattern->isShared() && ! $isOwnBall);
     }
 
     /**
@@ -128,13 +133,11 @@ final readonly class Stationing
         if ($size === 2) {
             return self::pairs($workers, $others, $drill, $helpers, $meetings);
         }
-        if ($drill->organisation->pattern->isShared()) {
-            // A hunt, a queue and a box with room by head are one for all.
-            $isOne = in_array($drill->organisation->pattern, [Pattern::Hunt, Pattern::Rotate], true)
-                || $drill->layout->kind() === CommonBox::KIND;
-            $wanted = $stations ?? ($isOne ? 1 : max(1, intdiv(count($workers), $size)));
-            $size = max(1, (int) ceil(count($workers) / $wanted));
-        }
+        // A hunt, a queue and a box with room by head are one for all; other groups are as equal as so many people allow.
+        $isOne = in_array($drill->organisation->pattern, [Pattern::Hunt, Pattern::Rotate], true)
+            || $drill->layout->kind() === CommonBox::KIND;
+        $wanted = $stations ?? ($isOne ? 1 : max(1, intdiv(count($workers), $size)));
+        $size = max(1, (int) ceil(count($workers) / $wanted));
         $groups = self::named(SmallGroups::of(self::ids($workers), $size, $meetings), $workers);
         $servers = $drill->organisation->playerServers;
 

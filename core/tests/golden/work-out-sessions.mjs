@@ -168,7 +168,7 @@ function organised({ organisation: o, layout }, players, helpers) {
     return inTurns(helpers > 0 ? [...Array((players - 1) / 2).fill(2), 1] : [...Array((players - 3) / 2).fill(2), 3]);
   }
   const groups = ['hunt', 'rotate'].includes(o.pattern) || layout.kind === 'shared-box' ? 1 : Math.max(1, Math.floor(players / k));
-  return { sizes: even_(groups), turns: false };
+  return { sizes: even_(groups), turns: o.pattern === 'take-turns' };
 }
 
 /** Goes of a place in their order, with what lies before each: three seconds to change, or what is left of the rest. */
