@@ -110,9 +110,9 @@ final class WallsTest extends FeatureTestCase
         'sparrow:club' => 'makes a club of its own',
         'sparrow:demo' => 'makes a club of its own',
         'sparrow:evaluate' => 'reads one file and the book',
-        'sparrow:table' => 'reads the book',
         'sparrow:openapi' => 'reads the code alone',
         'sparrow:rebuild' => 'acts for one club at a time',
+        'sparrow:table' => 'reads the book',
     ];
 
     private User $strangeLead;
