@@ -256,6 +256,7 @@ final class DrillSchema
             'workers' => self::whole(1, 6), 'playerServers' => self::whole(0, 4), 'service' => self::enum(Service::class),
             'manner' => self::enum(ServiceManner::class), 'pattern' => self::enum(Pattern::class),
             'coachServes' => $flag, 'serverMoves' => $flag, 'needsCounter' => $flag, 'keepers' => self::whole(0, 2),
+            'keeperMinutes' => self::number(0.0, 60.0),
             'card' => self::object(['give' => self::text(500), 'call' => $say, 'count' => $say, 'stop' => $say], ['give']),
         ], ['workers', 'playerServers', 'service']);
     }

@@ -144,6 +144,8 @@ class DemoSeeder extends Seeder
                 'balls_owned' => 15,
                 'bibs_owned' => 14,
                 'goals_owned' => 2,
+                // The boat shed's long side.
+                'wall_places' => 5,
             ],
         );
         foreach ($staff as [$user, $role]) {
@@ -222,15 +224,15 @@ class DemoSeeder extends Seeder
                 ...$blocks,
                 $this->drill('sole-taps'),
                 $this->drill('pull-back-out-v'),
-                $this->drill($early ? 'zigzag-in-out-early' : 'zigzag-in-out', 3),
+                $this->drill($early ? 'zigzag-in-out-early' : 'zigzag-in-out'),
                 $this->water(),
-                $this->drill('figure-of-eight', 4),
+                $this->drill('figure-of-eight'),
             ];
         } else {
             $title = 'Turning away from pressure';
             $blocks = [
                 ...$blocks,
-                $this->drill('drag-back-turn', 7),
+                $this->drill('drag-back-turn'),
                 $this->water(),
                 $this->drill('far-foot-open'),
                 $this->drill('gate-pass'),

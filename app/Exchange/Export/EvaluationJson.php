@@ -145,6 +145,7 @@ final class EvaluationJson
                     'added' => $block->laying->setUp->added(),
                     'lifted' => $block->laying->setUp->lifted(),
                     'laid' => $block->laying->when->value,
+                    'words' => $block->laying->words(),
                 ],
             'how' => $block->how,
             'warnings' => array_map(self::warning(...), $block->warnings),

@@ -21,7 +21,9 @@ use FleetSparrow\Core\Timeline\Segment;
     'playerId' => 'int', 'role' => 'string', 'slot' => 'int', 'ball' => 'number', 'wait' => 'number', 'isExtra' => 'bool',
 ])]
 #[Shape('StationTurn', ['blockId' => 'string', 'playerIds' => 'int[]'])]
-#[Shape('Reset', ['kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int', 'laid' => "'before'|'meanwhile'|'between'"])]
+#[Shape('Reset', [
+    'kept' => 'int', 'moved' => 'int', 'added' => 'int', 'lifted' => 'int', 'laid' => "'before'|'meanwhile'|'between'", 'words' => 'string',
+])]
 #[Shape('Cure', [
     'kind' => "'stations'|'take-out'|'water'|'helper'|'dose'", 'words' => 'string', 'stations' => 'int?', 'dose' => 'Dose?',
 ])]

@@ -11,6 +11,7 @@ final readonly class Laying
      * @param  float  $handSeconds  what laying it takes, before the coach's own times are known
      * @param  float  $freeSeconds  of these, in which others work meanwhile
      * @param  bool  $isBeside  whether what stood before still stands while this is laid
+     * @param  string  $size  in words, where it goes by who comes
      */
     private function __construct(
         public SetUp $setUp,
@@ -18,7 +19,14 @@ final readonly class Laying
         public float $handSeconds,
         public float $freeSeconds = 0.0,
         public bool $isBeside = false,
+        public string $size = '',
     ) {
+    }
+
+    /** @param  string  $size  in words, where it goes by who comes */
+    public function sized(string $size): self
+    {
+        return new self($this->setUp, $this->when, $this->handSeconds, $this->freeSeconds, $this->isBeside, $size);
     }
 
     public static function before(SetUp $setUp): self
@@ -49,13 +57,20 @@ final readonly class Laying
 
     public function sentence(float $markerSeconds): string
     {
-        $rest = (int) round($this->seconds());
+        return rtrim("{$this->setUp->sentence($markerSeconds)} {$this->words()}");
+    }
 
-        return $this->setUp->sentence($markerSeconds).match (true) {
+    /** What whoever lays it out has to know; empty where it is laid while everybody waits, at the size of the drawing. */
+    public function words(): string
+    {
+        $rest = (int) round($this->seconds());
+        $when = match (true) {
             $this->setUp->touched() === 0 || $this->when === LaidWhen::Between => '',
-            $this->when === LaidWhen::Before => ' It is laid before the start.',
-            $rest > 0 => " A helper begins meanwhile; {$rest} s are left over.",
-            default => ' A helper lays it meanwhile.',
+            $this->when === LaidWhen::Before => 'It is laid before the start.',
+            $rest > 0 => "A helper begins meanwhile; {$rest} s are left over.",
+            default => 'A helper lays it meanwhile.',
         };
+
+        return trim($when.($this->size === '' ? '' : " For those coming {$this->size}."));
     }
 }

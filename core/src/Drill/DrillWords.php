@@ -53,7 +53,8 @@ final class DrillWords
             ...$served,
             ...($organisation->coachServes ? ['A coach or helper feeds, and does not swap.'] : []),
             ...($organisation->needsCounter ? ['Somebody watches and counts.'] : []),
-            ...($organisation->keepers > 0 ? ["Goalkeepers: {$organisation->keepers} at a time, by shirt number."] : []),
+            ...($organisation->keepers > 0 ? ["Goalkeepers: {$organisation->keepers} at a time, by shirt number"
+                .($organisation->keeperMinutes > 0.0 ? ", new ones every {$organisation->keeperMinutes} min." : '.')] : []),
         ];
     }
 

@@ -17,6 +17,7 @@ final readonly class Organisation
      * @param  bool  $serverMoves  whether the server walks while serving, which changes the task
      * @param  bool  $needsCounter  whether somebody must watch and count
      * @param  int<0, max>  $keepers  goalkeepers at a time; the duty goes round by shirt number
+     * @param  float  $keeperMinutes  after which the next ones go into goal, an average where they change after each goal; 0 for never
      */
     public function __construct(
         public int $workers,
@@ -29,7 +30,26 @@ final readonly class Organisation
         public bool $needsCounter = false,
         public int $keepers = 0,
         public ?ServerCard $card = null,
+        public float $keeperMinutes = 0.0,
     ) {
+    }
+
+    public function keeperSeconds(): float
+    {
+        return 60.0 * $this->keeperMinutes;
+    }
+
+    /**
+     * Goalkeepers one after the other in a block.
+     *
+     * @param  float|null  $setSeconds  of one set, where a clock ends it
+     * @return int<0, max>
+     */
+    public function keeperTurns(int $goes, ?float $setSeconds): int
+    {
+        $parts = $this->keeperMinutes <= 0.0 || $setSeconds === null ? 1 : max(1, (int) ceil($setSeconds / $this->keeperSeconds() - 1e-9));
+
+        return $this->keepers * ($this->keeperMinutes <= 0.0 ? 1 : max(1, $goes) * $parts);
     }
 
     /** @return int<1, max> */

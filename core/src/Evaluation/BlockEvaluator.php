@@ -93,7 +93,8 @@ final class BlockEvaluator
         $cast = (new Casting($this->draw, $memo))->of($block, $drill, $dose, $players);
         $stations = $cast->stationing->inUse();
         $layout = $drill->layout->forPeople($cast->mostAtAPlace());
-        $laying = $this->layingOut->of($layout, $stations, $ground);
+        $laying = $this->layingOut->of($layout, $stations, $ground)
+            ->sized($layout === $drill->layout ? '' : $layout->footprint()->words());
         $explained = $ground->explained($block, $drill, $this->context->knownDrills);
         $plain = ['setUp' => $laying->seconds(), 'explain' => $explained->seconds($rules)];
         $parts = [
@@ -174,7 +175,7 @@ final class BlockEvaluator
             return $worked;
         }
         $rules = $this->context->rules;
-        $laying = $this->layingOut->of($worked->layout, $worked->stations, $ground);
+        $laying = $this->layingOut->of($worked->layout, $worked->stations, $ground)->sized($worked->laying->size ?? '');
         $parts = [
             'setUp' => $laying->seconds($rules->setUp->factor),
             'explain' => $ground->explained($block, $block->drill, $this->context->knownDrills)->seconds($rules) * $rules->explain->factor,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Organisation;
 
+use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
@@ -53,7 +54,7 @@ final class GroupDraw
      */
     public function duties(Block $block, Drill $drill, array $players, Stationing $stationing): array
     {
-        return $this->duties["{$block->id} {$players[0]->id} ".count($players)] ??= $this->share($drill, $players, $stationing);
+        return $this->duties["{$block->id} {$players[0]->id} ".count($players)] ??= $this->share($drill, $block->dose, $stationing);
     }
 
     /**
@@ -91,18 +92,17 @@ final class GroupDraw
         return $stationing;
     }
 
-    /**
-     * @param  non-empty-list<PlanPlayer>  $players
-     * @return list<Duty>
-     */
-    private function share(Drill $drill, array $players, Stationing $stationing): array
+    /** @return list<Duty> */
+    private function share(Drill $drill, ?Dose $dose, Stationing $stationing): array
     {
+        $goes = $dose === null ? 1 : $dose->sets() * $dose->sides()->count();
+        $turns = $drill->organisation->keeperTurns($goes, $dose?->clockedSetSeconds());
         // From those at that field, by the fewest turns of the season.
         $keepers = array_merge([], ...array_map(
             fn (Station $group): array => Duties::next(
                 array_map(static fn (PlanPlayer $player): int => $player->id, $group->workers),
                 $this->keeperTurns,
-                $drill->organisation->keepers,
+                $turns,
             ),
             $stationing->places(),
         ));

@@ -33,6 +33,12 @@ final readonly class Seat
         $this->serving = $role->isService() ? 1.0 - $wait : 0.0;
     }
 
+    /** The same for another slot. */
+    public function at(int $slot): self
+    {
+        return new self($this->role, $slot, $this->ball, $this->wait, $this->gapSeconds, $this->isExtra);
+    }
+
     public function again(): self
     {
         return new self($this->role, $this->slot, $this->ball, $this->wait, $this->gapSeconds, true);

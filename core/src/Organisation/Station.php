@@ -33,13 +33,12 @@ final readonly class Station
     /** @param  list<int>  $first  players who take the first slots, in their order: goalkeepers */
     public function withFirst(array $first): self
     {
-        $isFirst = static fn (PlanPlayer $player): bool => in_array($player->id, $first, true);
-        $workers = [
-            ...array_filter($this->workers, $isFirst),
-            ...array_filter($this->workers, static fn (PlanPlayer $player): bool => ! $isFirst($player)),
-        ];
+        $turn = array_flip($first);
+        $workers = $this->workers;
+        usort($workers, static fn (PlanPlayer $one, PlanPlayer $other): int => ($turn[$one->id] ?? PHP_INT_MAX)
+            <=> ($turn[$other->id] ?? PHP_INT_MAX));
 
-        return new self($workers === [] ? $this->workers : $workers, $this->servers, $this->isHelped);
+        return new self($workers, $this->servers, $this->isHelped);
     }
 
     /**

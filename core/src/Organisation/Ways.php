@@ -28,9 +28,15 @@ final class Ways
         return match ($organisation->pattern) {
             Pattern::Together => $organisation->service === Service::None ? new SharedBox : new Together,
             Pattern::PassAndFollow => new PassAndFollow(max(1, count($drill->layout->balls())), $secondsPerRep),
-            Pattern::Rotate => new QueueToFinish(self::positions($drill), $secondsPerRep, $drill->fetchSeconds),
+            Pattern::Rotate => new QueueToFinish(
+                self::positions($drill),
+                $secondsPerRep,
+                $drill->fetchSeconds,
+                $organisation->keepers,
+                $organisation->keeperSeconds(),
+            ),
             Pattern::Hunt => new Hunt($organisation->playerServers),
-            Pattern::Live => new Game($organisation->keepers),
+            Pattern::Live => new Game($organisation->keepers, keeperSeconds: $organisation->keeperSeconds()),
             Pattern::TakeTurns => InTurns::alone(),
             Pattern::Own, Pattern::Swap => $organisation->playerServers === 0
                 ? InTurns::alone()

@@ -24,6 +24,7 @@ use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Roster;
+use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Timeline\Spell;
 use FleetSparrow\Core\Timeline\WorkSpells;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -144,6 +145,41 @@ final class WaysTest extends TestCase
         self::assertEqualsWithDelta(0.06, (new Game(2))->fieldShare(new Crew(11)), 1e-9);
     }
 
+    public function test_the_goal_changes_every_so_many_minutes_and_goes_on_through_the_sets(): void
+    {
+        // Seven, two in goal, eight minutes in two sets of four, a change every three: three and one minute a set.
+        $way = new Game(2, keeperSeconds: 180.0);
+        $spells = self::spells($way, [7], new GoPattern(['both'], 2, 30.0, 240.0, owed: OwedSets::Every));
+        $work = array_values(array_filter($spells, fn (Spell $spell): bool => $spell->kind === SegmentKind::Work));
+        self::assertSame([180.0, 60.0, 180.0, 60.0], array_map(fn (Spell $spell): float => $spell->seconds, $work));
+        $inGoal = fn (Spell $spell): array => array_keys(
+            array_filter($spell->seats, fn (Seat $seat): bool => $seat->role === Role::KeepsGoal),
+        );
+        self::assertSame([[1, 2], [3, 4], [5, 6], [1, 7]], array_map($inGoal, $work));
+        self::assertSame([0, 7, 0, 7], array_map(fn (Spell $spell): int => count($spell->owed), $work));
+        // Share of a field player 0.6 ÷ (5 + 1), of a keeper half of it; the ball is in play for 0.6 of the time.
+        $times = self::times($spells, 7);
+        self::assertEqualsWithDelta(180.0 * 0.05 + 60.0 * 0.1 + 180.0 * 0.1 + 60.0 * 0.05, $times[1]->ballSeconds, 1e-9);
+        self::assertEqualsWithDelta(60.0 * 0.05 + 420.0 * 0.1, $times[3]->ballSeconds, 1e-9);
+        self::assertEqualsWithDelta(0.6 * 480.0, array_sum(array_map(fn (PlayerTime $time): float => $time->ballSeconds, $times)), 1e-9);
+        // A set shorter than that has one pair in goal, and without minutes it is the same all along.
+        $short = self::spells($way, [7], new GoPattern(['both'], 2, 30.0, 120.0));
+        self::assertSame([[1, 2], [], [3, 4]], array_map($inGoal, $short));
+        self::assertSame([[1, 2], [], [1, 2]], array_map($inGoal, self::spells(new Game(2), [7], new GoPattern(['both'], 2, 30.0, 240.0))));
+    }
+
+    public function test_who_keeps_goal_is_not_in_the_queue(): void
+    {
+        // Seven, one in goal: 300 s of attacks of 12 s and 3 s between are 20, and each of six has 20 ÷ 6 turns.
+        $way = new QueueToFinish(1, 12.0, 3.0, keepers: 1);
+        self::assertEqualsWithDelta(300.0 / (20.0 / 6.0), $way->secondsPerRep(new Crew(7), 12.0, 300.0), 1e-9);
+        $seats = $way->goes(new Crew(7), new GoPattern(['both'], 1, 0.0, 300.0))[0]->seats;
+        self::assertSame([Role::KeepsGoal, 0.0, 0.0], [$seats[0]->role, $seats[0]->ball, $seats[0]->waiting]);
+        self::assertEqualsWithDelta([0.8 / 6.0, 1.0 - 0.8 / 6.0], [$seats[1]->ball, $seats[1]->wait], 1e-9);
+        // One alone shoots at an empty goal.
+        self::assertSame(Role::Works, $way->goes(new Crew(1), new GoPattern(['both'], 1, 0.0, 300.0))[0]->seats[0]->role);
+    }
+
     public function test_an_odd_one_makes_the_others_begin_again(): void
     {
         // A three and a pair: three goes a set; the first of the pair begins again in the third, which counts and is owed by nobody.
@@ -210,6 +246,8 @@ final class WaysTest extends TestCase
         yield 'hunt' => [new Hunt];
         yield 'hunt for three' => [new Hunt(3)];
         yield 'game' => [new Game(2)];
+        yield 'game with a change of goal' => [new Game(2, keeperSeconds: 20.0)];
+        yield 'queue with a keeper' => [new QueueToFinish(2, 10.0, 4.0, keepers: 1, keeperSeconds: 15.0)];
     }
 
     #[DataProvider('ways')]

@@ -36,6 +36,7 @@ final class DemandsReader
         'serverMoves',
         'needsCounter',
         'keepers',
+        'keeperMinutes',
         'card',
     ];
 
@@ -62,6 +63,7 @@ final class DemandsReader
             card: $card === null
                 ? null
                 : new ServerCard($card->text('give'), $card->text('call', true), $card->text('count', true), $card->text('stop', true)),
+            keeperMinutes: $read->number('keeperMinutes', 0.0, 60.0, 0.0),
         );
     }
 

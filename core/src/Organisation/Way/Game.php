@@ -15,7 +15,9 @@ use FleetSparrow\Core\Organisation\WorkingWay;
  */
 final readonly class Game implements WorkingWay
 {
-    use AllAtOnce;
+    use AllAtOnce, ChangesGoal {
+        ChangesGoal::goes insteadof AllAtOnce;
+    }
 
     /** Time the ball is in play; this tool's own value. */
     public const IN_PLAY = 0.6;
@@ -26,8 +28,9 @@ final readonly class Game implements WorkingWay
     /**
      * @param  int<0, max>  $keepers  of a field, the first slots
      * @param  int<1, max>  $balls
+     * @param  float  $keeperSeconds  after which the goal changes; 0 for never
      */
-    public function __construct(private int $keepers = 0, private int $balls = 1)
+    public function __construct(private int $keepers = 0, private int $balls = 1, private float $keeperSeconds = 0.0)
     {
     }
 
@@ -53,10 +56,5 @@ final readonly class Game implements WorkingWay
         return $slot < $this->inGoal($crew)
             ? new Seat(Role::KeepsGoal, slot: $slot, ball: $this->fieldShare($crew) / 2.0)
             : new Seat(Role::Plays, slot: $slot, ball: $this->fieldShare($crew));
-    }
-
-    private function inGoal(Crew $crew): int
-    {
-        return min($this->keepers, intdiv($crew->workers, 2));
     }
 }

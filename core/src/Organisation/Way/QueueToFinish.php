@@ -15,11 +15,22 @@ use FleetSparrow\Core\Organisation\WorkingWay;
  */
 final readonly class QueueToFinish implements WorkingWay
 {
-    use AllAtOnce;
+    use AllAtOnce, ChangesGoal {
+        ChangesGoal::goes insteadof AllAtOnce;
+    }
 
-    /** @param  int<1, max>  $positions */
-    public function __construct(private int $positions, private float $tripSeconds, private float $resetSeconds)
-    {
+    /**
+     * @param  int<1, max>  $positions
+     * @param  int<0, max>  $keepers  who are in goal, not in the queue
+     * @param  float  $keeperSeconds  after which the goal changes; 0 for never
+     */
+    public function __construct(
+        private int $positions,
+        private float $tripSeconds,
+        private float $resetSeconds,
+        private int $keepers = 0,
+        private float $keeperSeconds = 0.0,
+    ) {
     }
 
     /** Attacks in a set of so many seconds. */
@@ -30,7 +41,7 @@ final readonly class QueueToFinish implements WorkingWay
 
     public function secondsPerRep(Crew $crew, float $seconds, ?float $setSeconds = null): float
     {
-        $each = max(1.0, $crew->workers / $this->positions);
+        $each = max(1.0, ($crew->workers - $this->inGoal($crew)) / $this->positions);
 
         return $setSeconds === null
             ? ($this->tripSeconds + $this->resetSeconds) * $each
@@ -44,13 +55,17 @@ final readonly class QueueToFinish implements WorkingWay
 
     private function seat(Crew $crew, int $slot): Seat
     {
+        $keepers = $this->inGoal($crew);
+        if ($slot < $keepers) {
+            return new Seat(Role::KeepsGoal, slot: $slot);
+        }
         $attacking = $this->tripSeconds / ($this->tripSeconds + $this->resetSeconds);
-        $inTurn = min(1.0, $this->positions / $crew->workers) * $attacking;
+        $inTurn = min(1.0, $this->positions / ($crew->workers - $keepers)) * $attacking;
 
         return new Seat(
             Role::Works,
             slot: $slot,
-            ball: $attacking / $crew->workers,
+            ball: $attacking / ($crew->workers - $keepers),
             wait: 1.0 - $inTurn,
             gapSeconds: $this->secondsPerRep($crew, $this->tripSeconds),
         );

@@ -48,6 +48,7 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
               </li>
             ))}
         </ul>
+        {worked.reset?.words && <p className="quiet">{worked.reset.words}</p>}
         <details>
           <summary>How do you know?</summary>
           <ul className="tight quiet">

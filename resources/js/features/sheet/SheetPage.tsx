@@ -161,7 +161,7 @@ function SheetBlock({ session, block, drill, worked, pack, questions }: SheetBlo
         <p>
           {doseWords(block.dose, wording)}
           {worked && `; ${worked.stations} ${worked.stations === 1 ? 'station' : 'stations'}, ${worked.turns} ${worked.turns === 1 ? 'turn' : 'turns'}`}. Each
-          station: {drill.drawing.kit.join(', ')}.
+          station: {drill.drawing.kit.join(', ')}. {worked?.reset?.words}
         </p>
       )}
       {drill && (

@@ -1354,6 +1354,7 @@ export interface components {
             lifted: number;
             /** @enum {string} */
             laid: "before" | "meanwhile" | "between";
+            words: string;
         };
         Cure: {
             /** @enum {string} */

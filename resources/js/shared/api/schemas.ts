@@ -250,7 +250,9 @@ export const blockEvaluation = z.object({
   turns: z.number(),
   markers: z.number(),
   longestWaitSeconds: z.number(),
-  reset: z.object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']) }).nullable(),
+  reset: z
+    .object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']), words: z.string() })
+    .nullable(),
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),
