@@ -17,6 +17,7 @@ use FleetSparrow\Core\Progress\RungReading;
 use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
+use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Side;
 
 /** Every ladder of the book with each player's place on it: five queries, whatever the number of players. */
@@ -51,6 +52,10 @@ final class LadderQuery
             ->keyBy('slug')
             ->map(fn (DrillVersion $version): Drill => $version->drill())
             ->all();
+        $age = AgeGroup::tryOf($squad->age_group);
+        if ($age !== null) {
+            $ladders = array_map(fn (Ladder $ladder): Ladder => $ladder->forAge($drills, $age), $ladders);
+        }
         $keys = [];
         foreach ($drills as $slug => $drill) {
             $keys[$slug] = self::keys($drill, $squad->ballSize());

@@ -144,8 +144,6 @@ class DemoSeeder extends Seeder
                 'balls_owned' => 15,
                 'bibs_owned' => 14,
                 'goals_owned' => 2,
-                // The boat shed's long side.
-                'wall_places' => 5,
             ],
         );
         foreach ($staff as [$user, $role]) {
@@ -206,7 +204,8 @@ class DemoSeeder extends Seeder
         return $this->keepPlan->keep(
             new TrainingSession(['squad_id' => $squad->id]),
             ['title' => $title, 'place' => 'Corner by the boat shed, 30 by 20 yd', 'starts_at_utc' => $at, 'slot_minutes' => 60],
-            new PlanDraft(60, $blocks, $coming),
+            // The assistant lays the next layout while the coach runs this one.
+            new PlanDraft(60, $blocks, $coming, helpers: 1),
             null,
         );
     }
@@ -246,6 +245,7 @@ class DemoSeeder extends Seeder
             fn (array $block, int $i): array => $block + ['id' => "b{$i}"],
             $blocks = [
                 ...$blocks,
+                ...($tuesday || $early ? [] : [$this->water()]),
                 ['kind' => 'game', 'title' => 'Four v four, two touches at least', 'minutes' => $early ? 6 : 10],
                 ['kind' => 'talk', 'title' => 'Recap by question', 'minutes' => 2],
             ],

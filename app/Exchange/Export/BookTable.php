@@ -63,7 +63,7 @@ final class BookTable
             $worked->stations,
             self::clock($worked->meanSeconds()),
             self::clock($worked->work->mean()),
-            min($ball) === max($ball) ? self::clock(min($ball)) : self::clock(min($ball)).'–'.self::clock(max($ball)),
+            implode('–', array_unique(array_map(self::clock(...), $ball === [] ? [] : [min($ball), max($ball)]))),
             self::clock($worked->longestWaitSeconds()),
             $worked->markers,
             $worked->kit->equipment[Equipment::Ball->value] ?? 0,

@@ -14,12 +14,17 @@ final class DrillScaling
 {
     private const COUNTS = ['reps', 'good', 'total', 'balls', 'lengths', 'goal'];
 
+    /** A level also reaches the age next to it; this tool's own value. */
+    private const REACH = 1;
+
     /** The factor for a group, or null where the drill is done as it stands. */
     public static function factor(Drill $drill, AgeGroup $ageGroup): ?LevelFactor
     {
         $best = null;
         foreach ($drill->demands->levels as $level) {
-            $isFor = $level->dose < 1.0 ? $ageGroup->under <= $level->ageGroup->under : $ageGroup->under >= $level->ageGroup->under;
+            $isFor = $level->dose < 1.0
+                ? $ageGroup->under <= $level->ageGroup->under + self::REACH
+                : $ageGroup->under >= $level->ageGroup->under - self::REACH;
             if (
                 $isFor
                 && ($best === null || abs($level->ageGroup->under - $ageGroup->under) < abs($best->ageGroup->under - $ageGroup->under))

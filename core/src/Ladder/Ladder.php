@@ -9,6 +9,7 @@ use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Reading\BookFields;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Shared\AgeGroup;
 
 /** Rungs from easy to hard: progression up, regression down. */
 final readonly class Ladder
@@ -45,6 +46,18 @@ final readonly class Ladder
         } catch (CoreException $fault) {
             throw InvalidDrill::at($fault->path(), "Ladder {$slug}: {$fault->path()}: {$fault->getMessage()}");
         }
+    }
+
+    /**
+     * The same with the criteria for an age.
+     *
+     * @param  array<string, Drill>  $drills  of its rungs, by slug
+     */
+    public function forAge(array $drills, AgeGroup $ageGroup): self
+    {
+        $rungs = array_map(static fn (Rung $rung): Rung => $rung->forAge($drills[$rung->drill], $ageGroup), $this->rungs);
+
+        return new self($this->slug, $this->name, $this->family, $rungs);
     }
 
     /**

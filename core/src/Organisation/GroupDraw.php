@@ -30,6 +30,9 @@ final class GroupDraw
     /** @var array<int, int> */
     private array $keeperTurns;
 
+    /** @var array<int, int> */
+    private array $serverTurns;
+
     /** @param  int<0, max>  $helpers  grown-ups beside the coach */
     public function __construct(
         private readonly SeasonPast $past,
@@ -38,6 +41,7 @@ final class GroupDraw
     ) {
         $this->meetings = $past->meetings();
         $this->keeperTurns = $past->keeperTurns;
+        $this->serverTurns = $past->serverTurns;
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */
@@ -47,7 +51,7 @@ final class GroupDraw
     }
 
     /**
-     * Who keeps goal, and who only serves; keepers by the fewest turns this season, then list order.
+     * Who keeps goal, who only serves, and who counts; keepers and servers by the fewest turns this season, then list order.
      *
      * @param  non-empty-list<PlanPlayer>  $players
      * @return list<Duty>
@@ -84,6 +88,7 @@ final class GroupDraw
             $this->helpers,
             $this->meetings,
             $this->kit->places($drill->layout),
+            $this->serverTurns,
         );
         foreach ($stationing->groups as $group) {
             $this->meetings->add($group->meeting(), 0);
@@ -110,6 +115,9 @@ final class GroupDraw
             $this->keeperTurns[$keeper] = ($this->keeperTurns[$keeper] ?? 0) + 1;
         }
         $servers = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $stationing->groups));
+        foreach ($servers as $server) {
+            $this->serverTurns[$server->id] = ($this->serverTurns[$server->id] ?? 0) + 1;
+        }
 
         return [
             ...array_map(static fn (int $keeper): Duty => new Duty($keeper, DutyKind::Keeper), $keepers),

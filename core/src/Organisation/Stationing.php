@@ -39,6 +39,7 @@ final readonly class Stationing
      * @param  int<1, max>|null  $stations  null for as many as the group needs
      * @param  int<0, max>  $helpers  grown-ups beside the coach
      * @param  int<1, max>|null  $places  that walls and goals have, where the drill needs some
+     * @param  array<int, int>  $serverTurns  player → times serving only this season: who has served least serves, the others count
      */
     public static function of(
         array $players,
@@ -47,6 +48,7 @@ final readonly class Stationing
         int $helpers,
         Meetings $meetings,
         ?int $places = null,
+        array $serverTurns = [],
     ): self {
         [$workers, $others] = [[], []];
         foreach ($players as $player) {
@@ -56,6 +58,8 @@ final readonly class Stationing
                 $others[] = $player;
             }
         }
+        usort($others, static fn (PlanPlayer $one, PlanPlayer $other): int => ($serverTurns[$one->id] ?? 0)
+            <=> ($serverTurns[$other->id] ?? 0));
         $groups = self::groups($workers, $others, $drill, $stations, $helpers, $meetings);
         $needed = max(1, count($groups));
         $serving = array_merge([], ...array_map(static fn (Station $group): array => $group->servers, $groups));

@@ -96,7 +96,10 @@ final class DrillIndexTest extends TestCase
         $drill = DrillFactory::fromFields($fields);
         $for = fn (string $age): ?float => DrillScaling::factor($drill, AgeGroup::of($age))?->dose;
 
-        self::assertSame([0.5, 0.5, null, null, 1.5, 1.5], array_map($for, ['U7', 'U9', 'U10', 'U13', 'U14', 'U18']));
+        self::assertSame(
+            [0.5, 0.5, 0.5, null, null, 1.5, 1.5, 1.5],
+            array_map($for, ['U7', 'U9', 'U10', 'U11', 'U12', 'U13', 'U14', 'U18']),
+        );
         $younger = DrillScaling::fields(
             $fields,
             DrillScaling::factor($drill, AgeGroup::of('U8')) ?? throw new \LogicException('No factor.'),

@@ -16,6 +16,7 @@ use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Station;
@@ -27,6 +28,7 @@ use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;
@@ -165,6 +167,35 @@ final class EdgesTest extends TestCase
         );
         self::assertSame([0.0, 0.0, 0.0, 1.0], $waits(2));
         self::assertSame([0.0, 0.0, 0.5, 0.0, 1.0, 1.0], $waits(3));
+    }
+
+    public function test_who_has_served_least_serves_and_the_other_counts(): void
+    {
+        $served = self::drill(['organisation' => [
+            'workers' => 1, 'playerServers' => 1, 'service' => 'passed',
+            'card' => ['give' => 'Along the ground.', 'call' => '', 'count' => '', 'stop' => ''],
+        ]]);
+        $block = fn (string $id): Block => Block::ofDrill($id, $served, $served->dose ?? self::fail(), Tempo::Steady, null);
+        $players = [
+            new PlanPlayer(1, StrongFoot::Right),
+            new PlanPlayer(2, StrongFoot::Right, Availability::ServesOnly),
+            new PlanPlayer(3, StrongFoot::Right, Availability::ServesOnly),
+        ];
+        $duties = fn (array $turns, int $blocks): array => array_map(
+            fn (BlockEvaluation $one): array => array_column(array_map(get_object_vars(...), $one->duties), 'kind', 'playerId'),
+            PlanEvaluator::evaluate(
+                array_map(fn (int $i): Block => $block("b{$i}"), range(1, $blocks)),
+                PlanContext::of($players, [], new ClockRules, past: new SeasonPast(serverTurns: $turns)),
+            )->blocks,
+        );
+        self::assertSame(
+            [[2 => DutyKind::Server, 3 => DutyKind::Counts], [2 => DutyKind::Server, 3 => DutyKind::Counts]],
+            $duties([2 => 1, 3 => 3], 2),
+        );
+        self::assertSame(
+            [[3 => DutyKind::Server, 2 => DutyKind::Counts], [2 => DutyKind::Server, 3 => DutyKind::Counts]],
+            $duties([2 => 1], 2),
+        );
     }
 
     private static function evaluated(Availability $may, int $players): BlockEvaluation

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -39,7 +40,7 @@ final class GoldenSessionsTest extends TestCase
         $players = array_map(fn (int $i): PlanPlayer => new PlanPlayer($i, $feet[$i % 3]), range(1, $case['players']));
         $evaluation = PlanEvaluator::evaluate(
             array_map(self::block(...), $case['blocks'], array_keys($case['blocks'])),
-            PlanContext::of($players, [], new ClockRules, helpers: $case['helpers']),
+            PlanContext::of($players, [], new ClockRules, new KitOwned(goals: 2), helpers: $case['helpers']),
         );
 
         foreach ($case['expected'] as $i => $expected) {

@@ -153,12 +153,12 @@ function limitOf(dose, drill) {
 
 /** People at each place, how they work there, and whose go it is when. */
 function organised({ organisation: o, layout }, players, helpers) {
-  // Nobody has said how many walls and goals there are: one of each.
-  const isOnePlace = ['wall-lane', 'wall-turn', 'corridor', 'shooting-line'].includes(layout.kind);
+  // Nobody has said how many walls there are, so there is one; the squad has two small goals.
+  const places = { 'wall-lane': 1, 'wall-turn': 1, corridor: 1, 'shooting-line': 2 }[layout.kind] ?? Infinity;
   const k = o.workers + o.playerServers;
   const even_ = (groups) => Array.from({ length: groups }, (_, i) => Math.floor(players / groups) + (i < players % groups ? 1 : 0));
   const inTurns = (sizes) => ({ sizes, turns: true });
-  if (isOnePlace && k <= 2 && o.playerServers === 0) return inTurns([players]);
+  if (places < Infinity && k <= 2 && o.playerServers === 0) return inTurns(even_(Math.min(players, places)));
   if (k === 1) return inTurns(even_(o.coachServes ? Math.min(players, 1 + helpers) : players));
   if (k === 2 && o.pattern === 'take-turns') return inTurns([...Array(Math.floor(players / 2)).fill(2), ...(players % 2 ? [1] : [])]);
   if (k === 2 && o.playerServers === 1) {
