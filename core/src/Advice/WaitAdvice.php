@@ -29,6 +29,7 @@ final readonly class WaitAdvice
      * @param  int|null  $fit  stations sure to fit into the area
      * @param  float|null  $limitSeconds  when a go is stopped
      * @param  Closure(Block, int): BlockEvaluation  $tried  the block as changed, with so many helpers more
+     * @param  string  $question  everything that the answer depends on
      */
     public function __construct(
         private Block $block,
@@ -38,6 +39,7 @@ final readonly class WaitAdvice
         private ?float $limitSeconds,
         private PlanContext $context,
         private Closure $tried,
+        private string $question,
     ) {
     }
 
@@ -67,7 +69,11 @@ final readonly class WaitAdvice
                 self::clock($longest->longestWaitSeconds),
                 self::clock($longest->ballSeconds),
             );
-        $cure = $this->cure(self::wait($evaluation, $isLong), $isLong, $isLaying);
+        $cure = $this->context->memo->kept(
+            "cure {$this->question} ".(int) $isLong.(int) $isLaying,
+            fn (): KeptCure => new KeptCure($this->cure(self::wait($evaluation, $isLong), $isLong, $isLaying)),
+            KeptCure::class,
+        )->cure;
 
         return [new Warning($sentence.$this->why($cure), $cure, 'wait')];
     }
@@ -131,7 +137,14 @@ final readonly class WaitAdvice
             $this->context->kit->stations(Kit::of($this->drill->layout, 1)) ?? PHP_INT_MAX,
         ));
 
-        return array_values(array_unique(array_filter([$now + 1, $most], static fn (int $one): bool => $one > $now && $one <= $most)));
+        // One more place helps only where somebody comes to be with fewer.
+        $players = count($this->context->players);
+        $isFewer = intdiv($players - 1, $now + 1) < intdiv($players - 1, $now);
+
+        return array_values(array_unique(array_filter(
+            $isFewer ? [$now + 1, $most] : [$most],
+            static fn (int $one): bool => $one > $now && $one <= $most,
+        )));
     }
 
     /** Half of each set in twice as many: as much work, and half as long a wait for the others' go. */

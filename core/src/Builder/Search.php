@@ -16,10 +16,10 @@ final class Search
     private const OF_EACH_LENGTH = 4;
 
     /** Of the beginnings kept to the end, so many are improved. */
-    private const IMPROVED = 4;
+    private const IMPROVED = 2;
 
     /** Of each part's choices so many are tried two parts at a time. */
-    private const PAIRED = 8;
+    private const PAIRED = 6;
 
     /**
      * @param  array<string, list<Option>>  $options  phase → what may stand there

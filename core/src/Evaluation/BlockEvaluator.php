@@ -24,6 +24,7 @@ use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\OwnTimes;
 use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Roster;
 use FleetSparrow\Core\Timeline\RunSheet;
@@ -160,12 +161,40 @@ final class BlockEvaluator
 
             return $evaluator->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players);
         };
-        $waits = new WaitAdvice($block, $cast->drill, $stationing, $fit, $cast->limitSeconds, $this->context, $tried);
+        $waits = new WaitAdvice(
+            block: $block,
+            drill: $cast->drill,
+            stationing: $stationing,
+            fit: $fit,
+            limitSeconds: $cast->limitSeconds,
+            context: $this->context,
+            tried: $tried,
+            question: $this->question($block, $cast, $ground, $fit),
+        );
 
         return [
             ...BlockWarnings::of($cast->drill, $evaluation, $stationing, $cast->way, $cast->places, $this->context, $fit),
             ...$waits->of($evaluation),
         ];
+    }
+
+    /** Everything that who waits in a block, and what would help, depends on. */
+    private function question(Block $block, Cast $cast, Standing $ground, ?int $fit): string
+    {
+        $times = new OwnTimes($cast->dose, $cast->limitSeconds, $this->context->memo);
+
+        return hash('xxh128', serialize([
+            $cast->drill->slug,
+            [$cast->drill->layout->kind(), $cast->drill->layout->parameters()],
+            get_object_vars($cast->drill->organisation),
+            [$block->tempo->value, $block->stations, $block->links],
+            array_map($times->question(...), $cast->paces),
+            array_map(static fn (PlanPlayer $one): string => $one->today->value, $cast->players),
+            [$this->context->helpers, $fit, $this->context->kit, $this->context->rules, $this->context->isLaidBefore],
+            $ground->figures(),
+            [$ground->layout?->kind(), $ground->layout?->parameters()],
+            array_map(static fn (Block $one): array => [$one->drill?->slug, $one->dose?->fields()], $ground->before),
+        ]));
     }
 
     /** The same block laid out and explained from another ground: nothing of its work changes. */

@@ -157,7 +157,7 @@ final readonly class Standing
     }
 
     /** @return list<mixed> */
-    private function figures(): array
+    public function figures(): array
     {
         return [
             $this->stations, $this->isUntouched, $this->roomTaken, $this->drillSeconds, $this->breakSeconds, $this->isHelped, $this->done,

@@ -41,4 +41,14 @@ final readonly class Cure
     {
         return new self(CureKind::Dose, $words, null, $dose);
     }
+
+    /**
+     * As it was kept.
+     *
+     * @param  array<string, int|float|string>|null  $dose
+     */
+    public static function of(CureKind $kind, string $words, ?int $stations, ?array $dose): self
+    {
+        return new self($kind, $words, $stations, $dose);
+    }
 }
