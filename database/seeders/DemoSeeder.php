@@ -223,6 +223,7 @@ class DemoSeeder extends Seeder
                 ...$blocks,
                 $this->drill('sole-taps'),
                 $this->drill('pull-back-out-v'),
+                ...($early ? [] : [$this->drill('behind-leg-five')]),
                 $this->drill($early ? 'zigzag-in-out-early' : 'zigzag-in-out'),
                 $this->water(),
                 $this->drill('figure-of-eight'),
@@ -245,8 +246,8 @@ class DemoSeeder extends Seeder
             fn (array $block, int $i): array => $block + ['id' => "b{$i}"],
             $blocks = [
                 ...$blocks,
-                ...($tuesday || $early ? [] : [$this->water()]),
-                ['kind' => 'game', 'title' => 'Four v four, two touches at least', 'minutes' => $early ? 6 : 10],
+                ...($early ? [] : [$this->water()]),
+                ['kind' => 'game', 'title' => 'Four v four, two touches at least', 'minutes' => $early ? 6 : 18],
                 ['kind' => 'talk', 'title' => 'Recap by question', 'minutes' => 2],
             ],
             array_keys($blocks),

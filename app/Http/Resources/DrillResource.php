@@ -13,6 +13,8 @@ use FleetSparrow\Core\Drill\DrillWords;
 use FleetSparrow\Core\Drill\LevelFactor;
 use FleetSparrow\Core\Drill\Part;
 use FleetSparrow\Core\Layout\DimensionLine;
+use FleetSparrow\Core\Layout\Equipment;
+use FleetSparrow\Core\Layout\Kind\CommonBox;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Label;
 use FleetSparrow\Core\Layout\Layout;
@@ -299,7 +301,9 @@ final class DrillResource
         return [
             ...$words,
             ...array_map(
-                fn (string $what, int $count): string => "{$count} {$what}".($count === 1 ? '' : 's'),
+                fn (string $what, int $count): string => $what === Equipment::Ball->value && $layout->kind() === CommonBox::KIND
+                    ? 'a ball each'
+                    : "{$count} {$what}".($count === 1 ? '' : 's'),
                 array_keys($kit->equipment),
                 $kit->equipment,
             ),

@@ -135,9 +135,7 @@ final class BlockEvaluator
                 ? array_map(static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $cast->players), $cast->spells)
                 : array_column($segments, 'owed'))),
             laying: $laying,
-            groups: $drill->organisation->playersPerStation() === 1 && $stations === count($cast->stationing->groups)
-                ? []
-                : $cast->stationing->places(),
+            groups: $cast->isWithoutGroups() ? [] : $cast->stationing->places(),
             duties: $this->isBrief ? [] : $cast->duties,
             layout: $layout,
             kit: $this->isBrief ? null : Kit::of($layout, $stations, $cast->balls()),

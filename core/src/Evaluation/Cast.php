@@ -70,4 +70,14 @@ final readonly class Cast
         return ($this->drill->organisation->coachServes ? $this->stationing->inUse() : $helped)
             + ($this->drill->organisation->needsCounter ? 1 : 0);
     }
+
+    /** Each at a place of their own, or all at one: there is no group to name. */
+    public function isWithoutGroups(): bool
+    {
+        $groups = $this->stationing->groups;
+        $isAlone = $this->drill->organisation->playersPerStation() === 1 && $this->stationing->inUse() === count($groups);
+        $isOne = count($groups) === 1 && count($groups[0]->workers) === count($this->players) && count($this->players) > 2;
+
+        return $isAlone || $isOne;
+    }
 }

@@ -70,8 +70,9 @@ final readonly class CommonBox implements Layout
             array_map(static fn (Point $at): Marker => Marker::white($at->xMetres, $at->yMetres), $corners),
             Limits::millimetres($side),
             Limits::millimetres($side),
-            dimensions: [new DimensionLine($corners[0], $corners[1], Length::ofMetres($side))],
-            places: array_map(static fn (Point $at): Place => new Place($at, PlaceRole::Worker), $standing),
+            // A head's own room: the whole goes by who comes.
+            dimensions: [new DimensionLine($corners[0], new Point($head->metres(), 0.0), $head)],
+            places: [new Place($standing[0] ?? $corners[0], PlaceRole::Worker)],
             balls: $standing,
         ));
     }
