@@ -38,6 +38,7 @@ function previews(page: Page): (players: number, helpers: number, blocks: number
 
 async function tick(page: Page, players: number): Promise<void> {
   const boxes = page.getByRole('group', { name: 'Who comes' }).getByRole('checkbox');
+  await expect(boxes).toHaveCount(14);
   const count = await boxes.count();
   for (let i = 0; i < count; i++) await boxes.nth(i).setChecked(i < players);
 }

@@ -20,6 +20,7 @@ use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Station;
+use FleetSparrow\Core\Organisation\Stationing;
 use FleetSparrow\Core\Organisation\Way\Hunt;
 use FleetSparrow\Core\Organisation\Way\InTurns;
 use FleetSparrow\Core\Plan\Availability;
@@ -29,11 +30,13 @@ use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Rotation\Meetings;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\GoLimit;
+use FleetSparrow\Core\Timeline\Segment;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -195,6 +198,77 @@ final class EdgesTest extends TestCase
         self::assertSame(
             [[3 => DutyKind::Server, 2 => DutyKind::Counts], [2 => DutyKind::Server, 3 => DutyKind::Counts]],
             $duties([2 => 1], 2),
+        );
+    }
+
+    public function test_more_places_than_groups_make_smaller_ones_where_it_can_be_done_alone(): void
+    {
+        $turns = self::drill(['organisation' => ['workers' => 2, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns']]);
+        $sizes = fn (Drill $drill, int $players, ?int $stations): array => array_map(
+            fn (Station $station): int => $station->players(),
+            Stationing::of(self::players($players), $drill, $stations, 0, Meetings::of())->places(),
+        );
+        self::assertSame([2, 2, 2, 2, 2, 2, 2], $sizes($turns, 14, null));
+        self::assertSame(array_fill(0, 14, 1), $sizes($turns, 14, 14));
+        self::assertSame([1, 1, 1, 1, 1, 1, 1], $sizes($turns, 7, 7));
+        // Fewer places than groups: these grow.
+        self::assertSame([4, 4, 2, 2, 2], $sizes($turns, 14, 5));
+        $four = self::drill(['organisation' => ['workers' => 4, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns']]);
+        self::assertSame([[5, 5, 4], [3, 3, 3, 3, 2]], [$sizes($four, 14, null), $sizes($four, 14, 5)]);
+        // Passing needs another, whatever room there is.
+        $pass = self::drill(['organisation' => ['workers' => 2, 'playerServers' => 0, 'service' => 'passed', 'pattern' => 'together']]);
+        self::assertSame([2, 2], $sizes($pass, 4, 4));
+    }
+
+    public function test_groups_that_share_a_place_are_helped_where_one_of_them_is(): void
+    {
+        $group = fn (bool $isHelped): Station => new Station(self::players(1), isHelped: $isHelped);
+        self::assertSame([true, false], [
+            Station::merged([$group(false), $group(true)])->isHelped, Station::merged([$group(false), $group(false)])->isHelped,
+        ]);
+    }
+
+    public function test_one_server_in_a_hunt_is_a_wish_that_stands(): void
+    {
+        $seats = (new Hunt(1))->goes(new Crew(8), new GoPattern(['both'], 1, 0.0, 60.0))[0]->seats;
+        self::assertCount(1, array_filter($seats, fn ($seat): bool => $seat->role === Role::Serves));
+        self::assertSame([1, 4], [(new Hunt(1))->balls(new Crew(8)), (new Hunt)->balls(new Crew(8))]);
+    }
+
+    public function test_no_wall_is_no_matter_where_none_is_needed(): void
+    {
+        self::assertNull((new KitOwned(wallPlaces: 0))->stations(Kit::of(Drills::soleTaps()->layout, 1)));
+    }
+
+    public function test_a_swap_belongs_to_whoever_comes_next(): void
+    {
+        $drill = self::drill(['organisation' => ['workers' => 2, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns']]);
+        $worked = PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill, $drill->dose ?? self::fail(), Tempo::Steady, null)],
+            PlanContext::of(self::players(2), [], new ClockRules),
+        )->blocks[0];
+        $turns = array_map(fn (Segment $one): string => "{$one->kind->value} {$one->turn}", $worked->segments);
+        self::assertSame(
+            ['explain ', 'work 1', 'change 2', 'work 2', 'change 1', 'work 1', 'change 2', 'work 2', 'write 2'],
+            $turns,
+        );
+    }
+
+    public function test_a_second_of_rest_between_items_is_a_rest(): void
+    {
+        $item = ['name' => 'One', 'script' => 'a.in', 'secondsPerRep' => 1, 'restSeconds' => 1, 'dose' => [
+            'kind' => 'timed', 'workSeconds' => 10, 'sides' => 'both',
+        ]];
+        $drill = self::drill([
+            'script' => null, 'dose' => ['kind' => 'circuit', 'rounds' => 1, 'restSeconds' => 0], 'circuit' => [$item, $item], 'scoring' => null,
+        ]);
+        $worked = PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill, $drill->dose ?? self::fail(), Tempo::Steady, null)],
+            PlanContext::of(self::players(1), [], new ClockRules),
+        )->blocks[0];
+        self::assertSame(
+            [['explain', 60.0], ['work', 10.0], ['rest', 1.0], ['work', 10.0]],
+            array_map(fn (Segment $one): array => [$one->kind->value, $one->seconds], $worked->segments),
         );
     }
 
