@@ -260,7 +260,10 @@ final class EdgesTest extends TestCase
             'kind' => 'timed', 'workSeconds' => 10, 'sides' => 'both',
         ]];
         $drill = self::drill([
-            'script' => null, 'dose' => ['kind' => 'circuit', 'rounds' => 1, 'restSeconds' => 0], 'circuit' => [$item, $item], 'scoring' => null,
+            'script' => null,
+            'scoring' => null,
+            'circuit' => [$item, $item],
+            'dose' => ['kind' => 'circuit', 'rounds' => 1, 'restSeconds' => 0],
         ]);
         $worked = PlanEvaluator::evaluate(
             [Block::ofDrill('a', $drill, $drill->dose ?? self::fail(), Tempo::Steady, null)],
