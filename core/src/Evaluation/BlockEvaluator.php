@@ -14,6 +14,7 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Organisation\SeatedCrew;
 use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
@@ -187,6 +188,7 @@ final class BlockEvaluator
             get_object_vars($cast->drill->organisation),
             [$block->tempo->value, $block->stations, $block->links],
             array_map($times->question(...), $cast->paces),
+            array_map(static fn (SeatedCrew $at): array => [$at->crew, $at->players], $cast->places),
             array_map(static fn (PlanPlayer $one): string => $one->today->value, $cast->players),
             [$this->context->helpers, $fit, $this->context->kit, $this->context->rules, $this->context->isLaidBefore],
             $ground->figures(),
