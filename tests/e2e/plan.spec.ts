@@ -72,3 +72,29 @@ test('the same session a week later, its sheet on two pages at most, and a file 
   await expect(page.getByRole('heading', { level: 1, name: 'Once more' })).toBeVisible();
   await expect(page.locator('.order .slip')).toHaveCount(1);
 });
+
+test('a long wait is cured by another dose, and the first layout costs time only where it is not laid before', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'A hundred, and a wait');
+  await addDrill(page, 'First hundred: knee-high, feet in turn');
+  await settled(page);
+  // A ball each, and everybody waits for the slowest.
+  const wait = page.getByText(/^Somebody waits \d+:\d\d in all/).first();
+  const before = await wait.innerText();
+  await page.getByRole('button', { name: /^Stop a go after \d:\d\d/ }).click();
+  await settled(page);
+  await expect(page.getByText(before)).toHaveCount(0);
+  await expect(page.getByLabel('A go is stopped')).toHaveValue(/\d/);
+
+  await addDrill(page, 'Drag back and away');
+  await settled(page);
+  const worked = page.getByRole('region', { name: 'How it works out' });
+  await expect(worked.getByText('It is laid before the start.', { exact: true })).toBeVisible();
+  await expect(worked.getByText('Set-up', { exact: true })).toHaveCount(0);
+  await page.getByText(/^Helpers and heat/).click();
+  await page.getByLabel('First layout lies before the start').uncheck();
+  await settled(page);
+  await expect(page.getByText('Helpers and heat: no helper, nothing laid before')).toBeVisible();
+  await expect(worked.getByText('Set-up', { exact: true })).toBeVisible();
+  await expectAccessible(page);
+});

@@ -134,7 +134,7 @@ final readonly class WaitAdvice
                 Stationing::needsAnother($this->drill) ? $this->drill->organisation->playersPerStation() : 1,
             ),
             $this->fit ?? PHP_INT_MAX,
-            $this->context->kit->stations(Kit::of($this->drill->layout, 1)) ?? PHP_INT_MAX,
+            $this->context->kit->withoutGoals()->stations(Kit::of($this->drill->layout, 1)) ?? PHP_INT_MAX,
         ));
 
         // One more place helps only where somebody comes to be with fewer.

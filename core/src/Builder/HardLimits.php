@@ -115,6 +115,6 @@ final readonly class HardLimits
     /** Two markers stand in for a goal, so goals are never short here. */
     private static function kit(PlanContext $context): KitOwned
     {
-        return new KitOwned($context->kit->markers, $context->kit->balls, wallPlaces: $context->kit->wallPlaces);
+        return $context->kit->withoutGoals();
     }
 }

@@ -20,6 +20,12 @@ final readonly class KitOwned
     ) {
     }
 
+    /** Where two markers stand in for every goal that is missing. */
+    public function withoutGoals(): self
+    {
+        return new self($this->markers, $this->balls, wallPlaces: $this->wallPlaces);
+    }
+
     /**
      * Stations that walls and goals have places for: one where nothing is said, null for a layout that needs neither.
      *
