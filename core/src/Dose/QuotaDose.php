@@ -13,8 +13,7 @@ use FleetSparrow\Core\Statistics\Quantiles;
 /**
  * Only good ones count: n good reps a side, poor ones are done again, and a missed ball is fetched.
  *
- * Misses are beta-negative-binomial; a turn ends with its slowest worker, whose distribution function is the
- * product of the workers'. Seconds for a rep are taken as the slowest worker's.
+ * Misses of all goes together are beta-negative-binomial: k goes of n good ones are one wait for k·n.
  */
 final class QuotaDose implements PlainDose
 {

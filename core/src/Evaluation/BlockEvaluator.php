@@ -9,6 +9,7 @@ use FleetSparrow\Core\Advice\BlockWarnings;
 use FleetSparrow\Core\Advice\WaitAdvice;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Clock\LaidOut;
+use FleetSparrow\Core\Clock\LaidWhen;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
@@ -98,7 +99,11 @@ final class BlockEvaluator
         $laying = $this->layingOut->of($layout, $stations, $ground)
             ->sized($layout === $drill->layout ? '' : $layout->footprint()->words());
         $explained = $ground->explained($block, $drill, $this->context->knownDrills);
-        $plain = ['setUp' => $laying->seconds(), 'explain' => $explained->seconds($rules)];
+        // What is left over of a helper's laying out says nothing of how quick this coach is.
+        $plain = [
+            'setUp' => $laying->when === LaidWhen::Meanwhile ? null : $laying->seconds(),
+            'explain' => $explained->seconds($rules),
+        ];
         $parts = [
             'setUp' => $laying->seconds($rules->setUp->factor),
             'explain' => $plain['explain'] * $rules->explain->factor,

@@ -16,7 +16,7 @@ final class BlockSheet
 {
     /**
      * @param  array<string, float>  $parts  mean seconds by part
-     * @param  array{setUp: float, explain: float}  $plain  before the coach's own times are known
+     * @param  array{setUp: float|null, explain: float}  $plain  before the coach's own times are known; null where they teach nothing
      * @return list<Segment>
      */
     public static function of(string $blockId, Cast $cast, Touching $touching, array $parts, array $plain): array

@@ -97,6 +97,8 @@ final class LayingOutTest extends TestCase
         self::assertSame([LaidWhen::Between, 90.0], self::laid($blocks(1.5))[2]);
         $worked = self::evaluate($blocks(1.0), helpers: 1, markers: 24)->blocks[2];
         self::assertStringEndsWith('A helper begins meanwhile; 30 s are left over.', $worked->how[0]);
+        self::assertSame(SegmentKind::SetUp, $worked->segments[0]->kind);
+        self::assertNull($worked->segments[0]->plainSeconds, 'it teaches nothing of how quick the coach is');
         // Both at once are in the bag.
         $kit = self::evaluate([self::block('a', self::BOX), self::block('b', self::LINE)], helpers: 1)->kit;
         self::assertSame(24 + 18, array_sum($kit->markersByColour));

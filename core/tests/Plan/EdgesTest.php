@@ -10,6 +10,7 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
 use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
@@ -31,8 +32,10 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Rotation\Meetings;
+use FleetSparrow\Core\Shared\Cure;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\GoLimit;
@@ -273,6 +276,43 @@ final class EdgesTest extends TestCase
             [['explain', 60.0], ['work', 10.0], ['rest', 1.0], ['work', 10.0]],
             array_map(fn (Segment $one): array => [$one->kind->value, $one->seconds], $worked->segments),
         );
+    }
+
+    public function test_two_at_one_place_are_cured_by_one_each(): void
+    {
+        $drill = Drills::soleTaps();
+        $dose = TimedDose::of(90.0, 2, 10.0, DoseSides::Both);
+        $worked = PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill, $dose, Tempo::Steady, 1)],
+            PlanContext::of(self::players(2), [], new ClockRules),
+        )->blocks[0];
+        $waits = array_values(array_filter($worked->warnings, fn (Warning $one): bool => $one->code === 'wait'));
+        self::assertSame(['Make it 2 stations'], array_map(fn (Warning $one): ?string => $one->cure?->words, $waits));
+    }
+
+    public function test_alone_in_a_box_for_all_is_fine_and_alone_at_passing_is_not(): void
+    {
+        $said = fn (array $change): array => array_column(PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $drill = self::drill($change), $drill->dose ?? self::fail(), Tempo::Steady, null)],
+            PlanContext::of(self::players(1), [], new ClockRules),
+        )->blocks[0]->warnings, 'code');
+        $together = ['workers' => 3, 'playerServers' => 0, 'pattern' => 'together'];
+        self::assertSame([], $said(['organisation' => ['service' => 'none'] + $together]));
+        self::assertSame(['server'], $said(['organisation' => ['service' => 'passed'] + $together]));
+    }
+
+    public function test_too_few_in_two_passing_lines_are_cured_by_one_line_fewer(): void
+    {
+        $lines = self::drill([
+            'layout' => ['kind' => 'facing-lines', 'distance' => self::metres(8), 'perLine' => 2],
+            'organisation' => ['workers' => 4, 'playerServers' => 0, 'service' => 'passed', 'pattern' => 'pass-and-follow'],
+        ]);
+        $cure = fn (int $stations): ?Cure => array_values(array_filter(PlanEvaluator::evaluate(
+            [Block::ofDrill('a', $lines, $lines->dose ?? self::fail(), Tempo::Steady, $stations)],
+            PlanContext::of(self::players(4), [], new ClockRules),
+        )->blocks[0]->warnings, fn (Warning $one): bool => $one->code === 'queue'))[0]->cure ?? null;
+        self::assertSame(1, $cure(2)?->stations);
+        self::assertNull($cure(1));
     }
 
     private static function evaluated(Availability $may, int $players): BlockEvaluation

@@ -30,6 +30,18 @@ final class PlayerTimeTest extends TestCase
         self::assertSame([0.0, 0.0, 0.0], [$none->longestWaitSeconds, $none->leads, $none->trails]);
     }
 
+    public function test_who_waits_for_half_of_a_stretch_waits_half_of_it_at_a_time_and_in_a_queue_from_turn_to_turn(): void
+    {
+        $spell = fn (float $gap): Spell => new Spell(
+            kind: SegmentKind::Work,
+            seconds: 20.0,
+            endsByClock: true,
+            seats: [1 => new Seat(Role::Works, ball: 0.5, wait: 0.5, gapSeconds: $gap)],
+        );
+        self::assertSame(10.0, Roster::of([$spell(0.0)], [1])[1]->longestWaitSeconds);
+        self::assertSame(2.0, Roster::of([$spell(4.0)], [1])[1]->longestWaitSeconds);
+    }
+
     public function test_laying_out_goes_before_and_writing_down_after(): void
     {
         $time = (new PlayerTime(30.0, 5.0, 12.0, longestWaitSeconds: 8.0, leads: 3.0, trails: 4.0))->within(7.0, 5.0);
