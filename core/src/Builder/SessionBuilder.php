@@ -46,7 +46,7 @@ final class SessionBuilder
             $request->context->weather->waterMinutes(),
             $hasRecap,
             $request->context->isLaidBefore,
-            HeadingRoom::of($request->context),
+            new HeadingRoom($request->context),
         );
         $proposals = [];
         for ($i = 0; $i < self::PROPOSALS; $i++) {
