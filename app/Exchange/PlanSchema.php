@@ -104,7 +104,8 @@ final class PlanSchema
                 ],
             ),
             'players' => ['type' => 'array', 'minItems' => 1, 'maxItems' => 40, 'items' => self::object([
-                'id' => $player, 'strongFoot' => self::enum(StrongFoot::class), 'may' => self::enum(Availability::class),
+                'id' => $player, 'strongFoot' => self::enum(StrongFoot::class),
+                'ageGroup' => self::oneOf(AgeGroup::names()), 'may' => self::enum(Availability::class),
                 'tries' => self::list(self::object(
                     ['drill' => self::slug(), 'made' => self::whole(0, 100_000), 'missed' => self::whole(0, 100_000)],
                     ['drill', 'made', 'missed'],
@@ -163,6 +164,7 @@ final class PlanSchema
             'dose' => ['$ref' => '#/$defs/dose'], 'tempo' => self::enum(Tempo::class),
             'stations' => self::whole(1, 30), 'links' => self::whole(1, 30),
             'together' => ['type' => 'string', 'pattern' => '^[A-Za-z0-9-]{1,20}$'],
+            'stationsWait' => ['type' => 'boolean'],
         ], ['id', 'kind', 'drill']);
         // A drill of its own, or another one with some fields changed.
         $changed = [

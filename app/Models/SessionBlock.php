@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $stations
  * @property int|null $links  of a build-up, how many are done; null for all
  * @property string|null $together  blocks in a row with the same name run at the same time
+ * @property bool $do_stations_wait  such a round moves on when all are done, not on the whistle
  * @property DrillVersion|null $drillVersion
  */
 class SessionBlock extends Model
@@ -42,12 +43,13 @@ class SessionBlock extends Model
         'stations',
         'links',
         'together',
+        'do_stations_wait',
     ];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array'];
+        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array', 'do_stations_wait' => 'boolean'];
     }
 
     /** @return BelongsTo<DrillVersion, $this> */

@@ -164,13 +164,14 @@ final readonly class PlanDraft
         $whole = fn (string $field): ?int => is_numeric($fields[$field] ?? null) ? (int) $fields[$field] : null;
 
         return Block::ofDrill(
-            $id,
-            $drill,
-            $dose,
-            $tempo,
-            $whole('stations'),
-            $whole('links'),
-            is_string($fields['together'] ?? null) ? $fields['together'] : null,
+            id: $id,
+            drill: $drill,
+            dose: $dose,
+            tempo: $tempo,
+            stations: $whole('stations'),
+            links: $whole('links'),
+            together: is_string($fields['together'] ?? null) ? $fields['together'] : null,
+            stationsWait: ($fields['stationsWait'] ?? false) === true,
         );
     }
 
@@ -188,6 +189,7 @@ final readonly class PlanDraft
             'stations' => $block->stations,
             'links' => $block->links,
             'together' => $block->together,
+            'stationsWait' => $block->do_stations_wait,
         ];
     }
 }

@@ -81,7 +81,7 @@ final class PlanEvaluationQuery
         );
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
-            $players[] = new PlanPlayer($id, $foot, $draft->availability($id), $numbers[$id] ?? []);
+            $players[] = new PlanPlayer($id, $foot, $draft->availability($id), $numbers[$id] ?? [], $basis->ages[$id] ?? null);
         }
 
         return PlanContext::of(

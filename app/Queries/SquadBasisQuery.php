@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Clock\Calibration;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Plan\SeasonPast;
+use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -43,6 +44,7 @@ final class SquadBasisQuery
                 ->get()
                 ->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])
                 ->all(),
+            'birthYears' => $squad->players()->whereNotNull('birth_year')->pluck('birth_year', 'id')->all(),
             'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),
             'past' => $this->read($squad, $day),
@@ -50,6 +52,7 @@ final class SquadBasisQuery
 
         return new SquadBasis(
             array_map(StrongFoot::from(...), $kept['strongFeet']),
+            AgeGroup::tryOf($squad->age_group)?->ofPlayers($kept['birthYears']) ?? [],
             $kept['knownDrills'],
             ClockRules::chosen(
                 $squad->clockSeconds(),

@@ -88,6 +88,7 @@ final class KeepPlan
                     'stations' => $block->stations,
                     'links' => $block->links,
                     'together' => $block->together,
+                    'do_stations_wait' => $block->stationsWait,
                 ]);
                 if ($block->drill !== null && $block->dose !== null) {
                     $this->openRecordLines->open($block->drill, $block->dose, $session->squad->ballSize());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange\Export;
 
 use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Seat;
@@ -148,6 +149,11 @@ final class EvaluationJson
                     'words' => $block->laying->words(),
                 ],
             'how' => $block->how,
+            'ages' => array_map(static fn (AgeDose $one): array => [
+                'ageGroup' => $one->ageGroup->name(),
+                'playerIds' => $one->players,
+                'dose' => $one->dose->fields(),
+            ], $block->ages),
             'warnings' => array_map(self::warning(...), $block->warnings),
             'groups' => array_map(
                 fn (Station $group): array => [

@@ -46,7 +46,9 @@ final readonly class PlanFile
         'overrides',
     ];
 
-    public const BLOCK_FIELDS = ['id', 'kind', 'title', 'minutes', 'drill', 'dose', 'tempo', 'stations', 'links', 'together'];
+    public const BLOCK_FIELDS = [
+        'id', 'kind', 'title', 'minutes', 'drill', 'dose', 'tempo', 'stations', 'links', 'together', 'stationsWait',
+    ];
 
     /** @param  list<Block>  $blocks */
     private function __construct(public int $slotMinutes, public array $blocks, public PlanContext $context)
@@ -131,13 +133,14 @@ final readonly class PlanFile
         $whole = fn (string $name): ?int => $entry->has($name) ? $entry->whole($name, 1, 30) : null;
         try {
             return Block::ofDrill(
-                $id,
-                $drill,
-                $drill->doseFrom($entry->has('dose') ? $entry->object('dose')->fields : null),
-                $entry->choice('tempo', Tempo::class, Tempo::Steady),
-                $whole('stations'),
-                $whole('links'),
-                $entry->has('together') ? $entry->text('together', most: 20) : null,
+                id: $id,
+                drill: $drill,
+                dose: $drill->doseFrom($entry->has('dose') ? $entry->object('dose')->fields : null),
+                tempo: $entry->choice('tempo', Tempo::class, Tempo::Steady),
+                stations: $whole('stations'),
+                links: $whole('links'),
+                together: $entry->has('together') ? $entry->text('together', most: 20) : null,
+                stationsWait: $entry->has('stationsWait') && $entry->flag('stationsWait'),
             );
         } catch (CoreException $fault) {
             $field = str_starts_with($fault->path(), "{$path}.") ? $fault->path() : rtrim("{$path}.{$fault->path()}", '.');

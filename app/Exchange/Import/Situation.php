@@ -104,7 +104,7 @@ final readonly class Situation
         $players = [];
         $seen = [];
         foreach ($file->entries('players') as $i => $entry) {
-            $faults->unknown("players.{$i}", $entry->fields, ['id', 'strongFoot', 'may', 'tries', 'seconds']);
+            $faults->unknown("players.{$i}", $entry->fields, ['id', 'strongFoot', 'ageGroup', 'may', 'tries', 'seconds']);
             $player = $faults->try("players.{$i}", fn (): PlanPlayer => self::player($entry));
             if ($player !== null && isset($seen[$player->id])) {
                 $faults->add("players.{$i}.id", "Two players have the number {$player->id}.");
@@ -139,6 +139,7 @@ final readonly class Situation
             $entry->choice('strongFoot', StrongFoot::class),
             $entry->choice('may', Availability::class, Availability::Everything),
             $numbers,
+            $entry->has('ageGroup') ? AgeGroup::of($entry->text('ageGroup', most: 3)) : null,
         );
     }
 

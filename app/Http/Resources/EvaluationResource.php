@@ -60,13 +60,14 @@ use FleetSparrow\Core\Timeline\Segment;
         ],
     ),
 ]
+#[Shape('AgeDose', ['ageGroup' => 'string', 'playerIds' => 'int[]', 'dose' => 'Dose'])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number?',
     'fiveInTenSeconds' => 'number?', 'eightInTenSeconds' => 'number?', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
     'markers' => 'int', 'longestWaitSeconds' => 'number',
     'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
     'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'round' => 'StationTurn[][]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
-    'stationMetres' => 'StationSize?',
+    'stationMetres' => 'StationSize?', 'ages' => 'AgeDose[]',
 ])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',

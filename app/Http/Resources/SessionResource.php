@@ -25,6 +25,7 @@ use App\Tenancy\ClubDay;
             'stations' => 'int?',
             'links?' => 'int?',
             'together?' => 'string?',
+            'stationsWait?' => 'bool',
         ],
     ),
 ]

@@ -59,10 +59,12 @@ final class DrillScaling
     }
 
     /**
+     * A dose alone, for others who do the same drill.
+     *
      * @param  array<array-key, mixed>  $dose
      * @return array<array-key, mixed>
      */
-    private static function dose(array $dose, float $factor): array
+    public static function dose(array $dose, float $factor): array
     {
         foreach (self::COUNTS as $name) {
             if (is_int($dose[$name] ?? null) && ! isset($dose['tempos'])) {

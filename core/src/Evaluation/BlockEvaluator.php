@@ -11,6 +11,7 @@ use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Clock\LaidOut;
 use FleetSparrow\Core\Clock\LaidWhen;
 use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Organisation\Crew;
@@ -21,6 +22,7 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\LogNormals;
@@ -146,6 +148,10 @@ final class BlockEvaluator
             layout: $layout,
             kit: $this->isBrief ? null : Kit::of($layout, $stations, $cast->balls()),
             grownUps: $cast->grownUps(),
+            ages: $this->isBrief ? [] : AgeDose::of($drill, $dose, array_filter(array_map(
+                static fn (PlanPlayer $one): ?AgeGroup => $one->age,
+                $cast->players,
+            ))),
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));

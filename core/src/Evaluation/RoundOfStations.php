@@ -11,15 +11,13 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Rotation\StationRound;
 use FleetSparrow\Core\Statistics\LogNormals;
-use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
-use FleetSparrow\Core\Touch\Tally;
 
 /**
- * Blocks that run at the same time, each a station, with groups going round on the whistle: every group visits every station once.
+ * Blocks that run at the same time, each a station, with groups going round: every group visits every station once. They move on the
+ * whistle, which is the default because nobody waits for anybody, or when all are done.
  * Everything is laid out and explained before the first turn.
  */
 final class RoundOfStations
@@ -45,7 +43,7 @@ final class RoundOfStations
                 $group,
             ),
             $groups,
-        ), $blocks, array_keys($blocks)), $groups);
+        ), $blocks, array_keys($blocks)), $groups, self::isWaiting($blocks));
         $evaluations = array_map(fn (int $turn): BlockEvaluation => $this->turn($turn, $visits), array_keys($blocks));
 
         return [
@@ -54,23 +52,23 @@ final class RoundOfStations
         ];
     }
 
+    /** @param  non-empty-list<Block>  $blocks */
+    private static function isWaiting(array $blocks): bool
+    {
+        return array_filter($blocks, static fn (Block $block): bool => $block->stationsWait) !== [];
+    }
+
     /** One turn of the round, told under the name of as many a station; touches and times are those of all visits to that station. */
     private function turn(int $turn, Visits $visits): BlockEvaluation
     {
-        [$rules, $memo, $turnSeconds] = [$this->context->rules, $this->context->memo, $visits->turnSeconds()];
+        [$rules, $memo, $work] = [$this->context->rules, $this->context->memo, $visits->turn($turn)];
         $longest = $visits->longest($turn);
-        [$touches, $times] = [[], []];
-        foreach ($visits->visits[$turn] ?? [] as $visit) {
-            $share = Visits::share($visit, $turnSeconds);
-            $touches += array_map(static fn (Tally $tally): Tally => $tally->times($share), $visit->touches);
-            $times += array_map(static fn (PlayerTime $time): PlayerTime => $time->times($share), $visit->atWork);
-        }
         $parts = [
             'setUp' => 0.0,
             'explain' => 0.0,
-            'work' => $turnSeconds,
+            'work' => $work->mean(),
             'changeOver' => $turn > 0 ? $rules->changeSeconds() : 0.0,
-            'write' => $turn === $visits->stations() - 1 ? $this->writing($visits, $turnSeconds) : 0.0,
+            'write' => $turn === $visits->stations() - 1 ? $this->writing($visits) : 0.0,
         ];
         $judged = [[$parts['changeOver'], $rules->changeOver->variation], [$parts['write'], $rules->partVariation]];
         $segments = [];
@@ -90,17 +88,17 @@ final class RoundOfStations
         return new BlockEvaluation(
             blockId: $longest->blockId,
             judged: LogNormals::sum($memo, $judged),
-            work: Quantiles::fixed($turnSeconds),
+            work: $work,
             partSeconds: $parts,
-            touches: $touches,
-            atWork: $times,
+            touches: $visits->touches($turn),
+            atWork: $visits->times($turn),
             stations: $longest->stations,
             turns: 1,
             markers: $longest->markers,
             segments: $longest->segments === []
                 ? []
                 : [...$segments, ...RoundSheet::of($turn, $visits, $map, $parts, $rules->changeOverSeconds)],
-            how: [...$longest->how, $this->how($visits, $turnSeconds)],
+            how: [...$longest->how, $this->how($visits)],
             warnings: $longest->warnings,
             laying: $longest->laying,
             // The group that begins here; one station on at each move.
@@ -110,15 +108,16 @@ final class RoundOfStations
             kit: $longest->kit,
             round: $map,
             grownUps: $longest->grownUps,
+            ages: $longest->ages,
         );
     }
 
     /** Numbers are written during the move and the next turn: only what the last one leaves costs time. */
-    private function writing(Visits $visits, float $turnSeconds): float
+    private function writing(Visits $visits): float
     {
         $left = 0.0;
         for ($turn = 0; $turn < $visits->stations(); $turn++) {
-            $left = max(0.0, $left - $turnSeconds - ($turn > 0 ? $this->context->rules->changeSeconds() : 0.0))
+            $left = max(0.0, $left - $visits->turn($turn)->mean() - ($turn > 0 ? $this->context->rules->changeSeconds() : 0.0))
                 + $this->context->rules->writeSeconds * count($visits->owed($turn));
         }
 
@@ -138,17 +137,20 @@ final class RoundOfStations
         return $segments;
     }
 
-    private function how(Visits $visits, float $turnSeconds): string
+    private function how(Visits $visits): string
     {
         $clock = static fn (float $seconds): string => sprintf('%d:%02d', intdiv((int) round($seconds), 60), (int) round($seconds) % 60);
+        $turns = array_map(static fn (int $turn): float => $visits->turn($turn)->mean(), range(0, $visits->stations() - 1));
+        $longest = max($turns);
 
         return sprintf(
-            '%d stations at the same time, %d groups: every group is at every station once. A turn is %s on the whistle, '
-                .'as the longest station needs it: %s in all with the moves.',
+            '%d stations at the same time, %d groups: every group is at every station once. %s: %s in all with the moves.',
             $visits->stations(),
             count($visits->groups),
-            $clock($turnSeconds),
-            $clock(StationRound::seconds($visits->stations(), $turnSeconds, $this->context->rules->changeSeconds())),
+            $visits->isWaiting
+                ? "All move on when the last group is done, after {$clock($longest)} on average where it takes longest"
+                : "A turn is {$clock($longest)} on the whistle, as the longest station needs it",
+            $clock(array_sum($turns) + StationRound::seconds($visits->stations(), 0.0, $this->context->rules->changeSeconds())),
         );
     }
 }

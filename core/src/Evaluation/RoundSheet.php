@@ -26,12 +26,12 @@ final class RoundSheet
         [$left, $right, $seats] = [0.0, 0.0, []];
         $everybody = array_sum(array_map(count(...), $visits->groups));
         foreach ($visits->in($turn) as $visit) {
-            $share = Visits::share($visit, $parts['work']) * count($visit->atWork) / $everybody;
+            $share = $visits->share($visit, $parts['work']) * count($visit->atWork) / $everybody;
             foreach ($visit->segments as $segment) {
                 [$left, $right] = [$left + $segment->leftTouches * $share, $right + $segment->rightTouches * $share];
             }
-            foreach ($visit->atWork as $player => $time) {
-                $seats[$player] = self::seat($time, $visit->work->mean());
+            foreach ($visits->timesOf($visit, $parts['work']) as $player => $time) {
+                $seats[$player] = self::seat($time, $parts['work']);
             }
         }
         $players = array_keys($seats);
@@ -51,7 +51,7 @@ final class RoundSheet
             blockId: $blockId,
             kind: SegmentKind::Work,
             seconds: $parts['work'],
-            endsByClock: true,
+            endsByClock: ! $visits->isWaiting,
             set: 1,
             turn: $turn + 1,
             working: $players,

@@ -24,6 +24,7 @@ final readonly class Block
         public ?int $stations,
         public ?int $links = null,
         public ?string $together = null,
+        public bool $stationsWait = false,
     ) {
     }
 
@@ -31,6 +32,7 @@ final readonly class Block
      * @param  int|null  $stations  null for as many as the group needs to work in one turn
      * @param  int|null  $links  of a build-up, how many are done today; null for all
      * @param  string|null  $together  blocks in a row with the same name here run at the same time, and groups go round them
+     * @param  bool  $stationsWait  groups of such a round move on when the last is done, not on the whistle
      *
      * @throws InvalidPlan If the number of stations is outside 1 to 30, there are not so many links, or the name is empty.
      */
@@ -42,6 +44,7 @@ final readonly class Block
         ?int $stations,
         ?int $links = null,
         ?string $together = null,
+        bool $stationsWait = false,
     ): self {
         if ($together !== null && preg_match('/\A[A-Za-z0-9-]{1,20}\z/', $together) !== 1) {
             throw InvalidPlan::at('together', 'A round of stations is named with letters, digits and hyphens.');
@@ -65,37 +68,35 @@ final readonly class Block
             stations: $stations,
             links: $links,
             together: $together,
+            stationsWait: $stationsWait && $together !== null,
         );
     }
 
     /** @param  int<1, max>  $stations */
     public function withStations(int $stations): self
     {
-        return new self(
-            id: $this->id,
-            kind: $this->kind,
-            minutes: $this->minutes,
-            drill: $this->drill,
-            dose: $this->dose,
-            tempo: $this->tempo,
-            stations: $stations,
-            links: $this->links,
-            together: $this->together,
-        );
+        return $this->with(stations: $stations);
     }
 
     public function withDose(Dose $dose): self
+    {
+        return $this->with(dose: $dose);
+    }
+
+    /** @param  int<1, max>|null  $stations */
+    private function with(?Dose $dose = null, ?int $stations = null): self
     {
         return new self(
             id: $this->id,
             kind: $this->kind,
             minutes: $this->minutes,
             drill: $this->drill,
-            dose: $dose,
+            dose: $dose ?? $this->dose,
             tempo: $this->tempo,
-            stations: $this->stations,
+            stations: $stations ?? $this->stations,
             links: $this->links,
             together: $this->together,
+            stationsWait: $this->stationsWait,
         );
     }
 

@@ -22,4 +22,10 @@ final class StationRound
     {
         return ($group + $turn) % $stations;
     }
+
+    /** The turn, from 0, in which a group is at a station, both from 0. */
+    public static function turnOf(int $group, int $station, int $stations): int
+    {
+        return ($station - $group + $stations) % $stations;
+    }
 }

@@ -34,6 +34,28 @@ final readonly class AgeGroup
             : null;
     }
 
+    /**
+     * The squad's players by their birth years: those of the year most were born in are of the squad's own group, others as many
+     * years above or below. That holds wherever a season begins.
+     *
+     * Example: `AgeGroup::of('U12')->ofPlayers([1 => 2014, 2 => 2014, 3 => 2016])[3]->name()` is `'U10'`.
+     *
+     * @param  array<int, int>  $birthYears  player → year, where it is known
+     * @return array<int, self>
+     */
+    public function ofPlayers(array $birthYears): array
+    {
+        $counts = array_count_values($birthYears);
+        // Of two years with as many the older one: the squad plays in the group of its oldest.
+        ksort($counts);
+        $usual = array_search(max([0, ...$counts]), $counts, true);
+
+        return array_map(
+            fn (int $year): self => new self(max(self::YOUNGEST, min(self::OLDEST, $this->under + (int) $usual - $year))),
+            $birthYears,
+        );
+    }
+
     /** @return list<string> */
     public static function names(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Clock\Laying;
+use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\Duty;
@@ -36,6 +37,7 @@ final readonly class BlockEvaluation
      * @param  list<list<StationTurn>>  $round  turn → who is at each station, where stations run at the same time
      * @param  list<Owed>  $owed  numbers that are written down
      * @param  int  $grownUps  that serve or count in it
+     * @param  list<AgeDose>  $ages  what those of another age than most do, where the drill says so
      */
     public function __construct(
         public string $blockId,
@@ -58,6 +60,7 @@ final readonly class BlockEvaluation
         public array $round = [],
         public array $owed = [],
         public int $grownUps = 0,
+        public array $ages = [],
     ) {
         $before = ($partSeconds['setUp'] ?? 0.0) + ($partSeconds['changeOver'] ?? 0.0);
         $after = $partSeconds['write'] ?? 0.0;
@@ -98,6 +101,7 @@ final readonly class BlockEvaluation
             round: $this->round,
             owed: $this->owed,
             grownUps: $this->grownUps,
+            ages: $this->ages,
         );
     }
 

@@ -38,6 +38,19 @@ final readonly class PlayerTime
         );
     }
 
+    /** With so much waiting at its end. */
+    public function thenWaiting(float $seconds): self
+    {
+        return new self(
+            ballSeconds: $this->ballSeconds,
+            servingSeconds: $this->servingSeconds,
+            waitingSeconds: $this->waitingSeconds + $seconds,
+            longestWaitSeconds: max($this->longestWaitSeconds, $this->trails + $seconds),
+            leads: $this->leads,
+            trails: $this->trails + $seconds,
+        );
+    }
+
     /** So much of it; nobody waits longer at a time for beginning again. */
     public function times(float $share): self
     {

@@ -68,8 +68,9 @@ final class WorkSpells
         [$seats, $owed] = [array_fill_keys($standing, new Seat(Role::Counts)), []];
         foreach ($places as $crew) {
             $goes = $tables->within($crew->crew, $go);
-            $own = $goes[$at % count($goes)];
             $isExtra = $at >= count($goes);
+            // Not the same one again in every set.
+            $own = $goes[($isExtra ? $at + $go->set - 1 : $at) % count($goes)];
             foreach ($own->seats as $slot => $seat) {
                 $player = $crew->players[$slot];
                 $isWhole = $isClocked || ! $seat->role->isActive() || $seconds <= 0.0;

@@ -182,7 +182,7 @@ final class WaysTest extends TestCase
 
     public function test_an_odd_one_makes_the_others_begin_again(): void
     {
-        // A three and a pair: three goes a set; the first of the pair begins again in the third, which counts and is owed by nobody.
+        // A three and a pair: three goes a set; one of the pair, another each set, begins again in the third: it counts, nobody owes it.
         $spells = self::spells(InTurns::alone(), [3, 2], new GoPattern(['both'], 2, 0.0, 30.0, owed: OwedSets::Every));
         $work = array_values(array_filter($spells, fn (Spell $spell): bool => $spell->owed !== []));
         self::assertSame([[1, 4], [2, 5], [3], [1, 4], [2, 5], [3]], array_map(fn (Spell $spell): array => $spell->owed, $work));
@@ -197,7 +197,7 @@ final class WaysTest extends TestCase
             array_fill(1, 6, 15.0),
         );
         $last = $counted[count($counted) - 1];
-        self::assertSame([Role::Works, true, 0.5], [$last->seats[4]->role, $last->seats[4]->isExtra, $last->seats[4]->ball]);
+        self::assertSame([Role::Works, true, 0.5], [$last->seats[5]->role, $last->seats[5]->isExtra, $last->seats[5]->ball]);
         self::assertSame([Role::Rests, 0.0], [$last->seats[6]->role, $last->seats[6]->waiting]);
     }
 

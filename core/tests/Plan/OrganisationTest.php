@@ -34,6 +34,8 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Timeline\StationTurn;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** Who is where, who waits, and what one player more or fewer does. */
 final class OrganisationTest extends TestCase
@@ -380,6 +382,60 @@ final class OrganisationTest extends TestCase
         );
     }
 
+    public function test_stations_that_wait_for_each_other_move_on_when_the_last_is_done(): void
+    {
+        $own = ['workers' => 1, 'playerServers' => 0, 'service' => 'none'];
+        $timed = fn (string $id, int $seconds): Block => self::block(
+            $own,
+            $id,
+            null,
+            ['scoring' => null],
+            ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'both'],
+            'corners',
+            true,
+        );
+        $plan = self::evaluate([$timed('a', 30), $timed('b', 45)], 6);
+        // Each turn ends with the 45 s; three stand 15 s in it, and do not begin again.
+        self::assertSame([45.0, 45.0], array_map(fn (BlockEvaluation $block): float => $block->partSeconds['work'], $plan->blocks));
+        $atA = $plan->blocks[0]->atWork[1];
+        self::assertSame([30.0, 15.0, 15.0], [$atA->ballSeconds, $atA->waitingSeconds, $atA->longestWaitSeconds]);
+        self::assertSame([45.0, 0.0], [$plan->blocks[1]->atWork[1]->ballSeconds, $plan->blocks[1]->atWork[1]->waitingSeconds]);
+
+        // With good ones to find, a turn is the mean of the largest: played with another generator from each station's own spread.
+        $quota = fn (string $id, ?string $round): Block => self::block(
+            $own,
+            $id,
+            null,
+            [],
+            ['kind' => 'quota', 'good' => 10, 'restSeconds' => 0, 'sides' => 'both'],
+            $round,
+            true,
+        );
+        $alone = self::evaluate([$quota('a', null)], 3)->blocks[0]->work->values;
+        [$sum, $random] = [0.0, new Randomizer(new Mt19937(7))];
+        for ($i = 0; $i < 20_000; $i++) {
+            $sum += max($alone[$random->getInt(0, count($alone) - 1)], $alone[$random->getInt(0, count($alone) - 1)]);
+        }
+        $round = self::evaluate([$quota('a', 'corners'), $quota('b', 'corners')], 6)->blocks;
+        self::assertEqualsWithDelta(1.0, $round[0]->partSeconds['work'] / ($sum / 20_000), 0.01);
+        self::assertFalse($round[0]->isClocked());
+        self::assertSame(
+            [false, false],
+            array_map(fn (BlockEvaluation $block): bool => self::work($block)->endsByClock, $round),
+        );
+        self::assertStringContainsString('All move on when the last group is done', $round[0]->how[count($round[0]->how) - 1]);
+    }
+
+    private static function work(BlockEvaluation $block): Segment
+    {
+        foreach ($block->segments as $segment) {
+            if ($segment->kind === SegmentKind::Work) {
+                return $segment;
+            }
+        }
+        self::fail('There is no work.');
+    }
+
     /**
      * @param  array<string, mixed>  $organisation
      * @param  array<string, mixed>  $change
@@ -392,10 +448,11 @@ final class OrganisationTest extends TestCase
         array $change = [],
         ?array $dose = null,
         ?string $together = null,
+        bool $stationsWait = false,
     ): Block {
         $drill = self::drill($organisation, $change);
 
-        return Block::ofDrill($id, $drill, $drill->doseFrom($dose), Tempo::Steady, $stations, together: $together);
+        return Block::ofDrill($id, $drill, $drill->doseFrom($dose), Tempo::Steady, $stations, null, $together, $stationsWait);
     }
 
     public function test_in_a_round_every_group_owes_the_numbers_of_the_station_it_is_at(): void

@@ -5,8 +5,9 @@ import type { BlockEvaluation, Drill, Player } from '../../shared/api/schemas';
 import { RoundMap } from '../../shared/ui/RoundMap';
 import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
-import { dutyWords, groupWords } from '../../shared/lib/groups';
+import { ageWords, dutyWords, groupWords } from '../../shared/lib/groups';
 import { LastTime } from './LastTime';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { SharesTable } from './WhoComes';
 
 const parts: Record<string, string> = {
@@ -34,6 +35,7 @@ interface BlockDetailsProps {
 export function BlockDetails({ worked, drill, before, players, squadId, draft, titles }: BlockDetailsProps) {
   const groups = groupWords(worked, players);
   const duties = dutyWords(worked, players);
+  const wording = useFootWording();
   return (
     <div className="stack">
       <section className="tight">
@@ -64,6 +66,9 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
             <h2>
               {worked.stations} {worked.stations === 1 ? 'station' : 'stations'}, {worked.turns} {worked.turns === 1 ? 'turn' : 'turns'}
             </h2>
+            {worked.ages.map((one) => (
+              <p key={one.ageGroup}>{ageWords(one, players, wording)}</p>
+            ))}
             {worked.reset && <p>Markers: {resetWords(worked.reset)}.</p>}
             {before && drill.drawing.markers.length > 0 && <ResetPicture from={before} to={drill} />}
             <p className="quiet">{worked.longestWaitSeconds > 0 ? `Longest wait ${clock(worked.longestWaitSeconds)}.` : 'Nobody waits.'}</p>

@@ -6,7 +6,7 @@ import { Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { changed, together } from '../../shared/lib/draft';
+import { changed, together, waiting } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
 
 interface BlockEditorProps {
@@ -84,6 +84,16 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
             onChange={(event) => tools.change({ blocks: together(tools.plan.blocks, block.id, event.target.checked) })}
           />
           At the same time as {tools.plan.blocks[index - 1]?.title}; groups go round
+        </label>
+      )}
+      {block.together !== null && (
+        <label className="tick">
+          <input
+            type="checkbox"
+            checked={tools.plan.blocks.some((one) => one.together === block.together && one.stationsWait)}
+            onChange={(event) => tools.change({ blocks: waiting(tools.plan.blocks, block.together ?? '', event.target.checked) })}
+          />
+          Stations wait for each other: move on when the last group is done, not on the whistle
         </label>
       )}
       {drill && <DrillParts drill={drill} links={block.links} />}

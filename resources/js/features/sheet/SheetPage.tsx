@@ -11,7 +11,7 @@ import { RoundMap } from '../../shared/ui/RoundMap';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { draftOf, planOf } from '../../shared/lib/draft';
-import { dutyWords, groupWords } from '../../shared/lib/groups';
+import { ageWords, dutyWords, groupWords } from '../../shared/lib/groups';
 import { targetsOf } from './targets';
 
 const emptyDraft = { slotMinutes: 60, blocks: [], comingPlayerIds: [], startsAt: '' };
@@ -164,6 +164,9 @@ function SheetBlock({ session, block, drill, worked, pack, questions }: SheetBlo
           station: {drill.drawing.kit.join(', ')}. {worked?.reset?.words}
         </p>
       )}
+      {worked?.ages.map((one) => (
+        <p key={one.ageGroup}>{ageWords(one, session.players, wording)}</p>
+      ))}
       {drill && (
         <div className="sheet-drill">
           <div className="drawing">

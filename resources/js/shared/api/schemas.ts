@@ -146,6 +146,8 @@ const planBlock = z.object({
   links: z.number().nullable(),
   /** Blocks in a row with the same name here run at the same time, and groups go round them. */
   together: z.string().nullable().default(null),
+  /** Groups of such a round move on when all are done, not on the whistle. */
+  stationsWait: z.boolean().default(false),
 });
 const override = z.object({ blockId: z.string().nullable(), code: z.string(), reason: z.string() });
 export const availability = z.enum(['everything', 'serves-only', 'no-striking', 'no-heading']);
@@ -256,6 +258,8 @@ export const blockEvaluation = z.object({
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),
+  /** What those of another age than most do, where the drill says so. */
+  ages: z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })).default([]),
   warnings: z.array(warning),
   groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
   /** Turn by turn who is at each station, where stations run at the same time. */

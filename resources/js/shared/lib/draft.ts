@@ -52,6 +52,7 @@ export const drillBlock = (drill: Drill): PlanBlock => ({
   stations: null,
   links: null,
   together: null,
+  stationsWait: false,
 });
 
 const minuteTitles = { water: 'Water', talk: 'Recap by question', game: 'Small game' } as const;
@@ -66,6 +67,7 @@ export const minutesBlock = (kind: 'water' | 'talk' | 'game'): PlanBlock => ({
   stations: null,
   links: null,
   together: null,
+  stationsWait: false,
 });
 
 export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] {
@@ -126,6 +128,10 @@ export function together(blocks: PlanBlock[], id: string, isTogether: boolean): 
   return blocks.map((block, i) => (i === at || i === at - 1 ? { ...block, together: name } : block));
 }
 
+/** All stations of a round wait for each other, or none does. */
+export const waiting = (blocks: PlanBlock[], round: string, stationsWait: boolean): PlanBlock[] =>
+  blocks.map((block) => (block.together === round ? { ...block, stationsWait } : block));
+
 type Cure = NonNullable<Evaluation['blocks'][number]['warnings'][number]['cure']>;
 
 /** The running order after one press on a cure; one more helper is no change of the order. */
@@ -161,6 +167,7 @@ export const proposedPlan = (blocks: ProposedBlock[]): PlanBlock[] =>
     stations,
     links: null,
     together: null,
+    stationsWait: false,
   }));
 
 /** The same hour so many days later: 2026-11-24T18:00 and 7 days make 2026-12-01T18:00. */

@@ -1,4 +1,6 @@
 import type { BlockEvaluation, Player } from '../api/schemas';
+import { doseWords } from './doseWords';
+import type { FootWording } from './format';
 
 /** "Amina and Bo", "Dag, Elif and Ines". */
 export const listed = (names: string[]): string => (names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`);
@@ -20,4 +22,10 @@ export function dutyWords(worked: BlockEvaluation, players: Player[]): string[] 
     listed(worked.duties.filter((duty) => duty.kind === kind).map((duty) => players.find((player) => player.id === duty.playerId)?.name ?? ''));
   const [inGoal, counting] = [who('keeper'), who('counts')];
   return [...(inGoal ? [`In goal: ${inGoal}.`] : []), ...(counting ? [`To count and fetch: ${counting}.`] : [])];
+}
+
+/** What those of another age do instead: "U10, Amina and Bo: 2 × 20 s each foot, 20 s rest." */
+export function ageWords(one: BlockEvaluation['ages'][number], players: Player[], wording: FootWording): string {
+  const names = one.playerIds.map((id) => players.find((player) => player.id === id)?.name ?? String(id));
+  return `${one.ageGroup}, ${listed(names)}: ${doseWords(one.dose, wording)}.`;
 }

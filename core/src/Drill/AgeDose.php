@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Drill;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Shared\AgeGroup;
+
+/** What those of another age than most do of a drill, where the drill itself says how much less or more it is for them. */
+final readonly class AgeDose
+{
+    /** @param  non-empty-list<int>  $players  ids */
+    private function __construct(public AgeGroup $ageGroup, public array $players, public Dose $dose)
+    {
+    }
+
+    /**
+     * The dose as planned is for the age most are of, the older where two are as many; the others' comes out of the drill's own
+     * factors. Nobody whose age is not known is given another.
+     *
+     * @param  array<int, AgeGroup>  $ages  player → age group, where it is known
+     * @return list<self> the youngest first; nothing where all do the same
+     */
+    public static function of(Drill $drill, Dose $planned, array $ages): array
+    {
+        if ($drill->demands->levels === []) {
+            return [];
+        }
+        $players = [];
+        foreach ($ages as $player => $age) {
+            $players[$age->under][] = $player;
+        }
+        krsort($players);
+        $most = null;
+        foreach ($players as $under => $some) {
+            $most = $most === null || count($some) > count($players[$most]) ? $under : $most;
+        }
+        ksort($players);
+        $others = [];
+        foreach ($players as $under => $some) {
+            $own = self::dose($drill, $planned, AgeGroup::of("U{$under}"), AgeGroup::of("U{$most}"));
+            if ($own !== null && $own->fields() !== $planned->fields()) {
+                $others[] = new self(AgeGroup::of("U{$under}"), $some, $own);
+            }
+        }
+
+        return $others;
+    }
+
+    private static function dose(Drill $drill, Dose $planned, AgeGroup $own, AgeGroup $most): ?Dose
+    {
+        $of = static fn (AgeGroup $age): float => DrillScaling::factor($drill, $age)->dose ?? 1.0;
+        try {
+            return $drill->doseFrom(DrillScaling::dose($planned->fields(), $of($own) / $of($most)));
+        } catch (CoreException) {
+            return null;
+        }
+    }
+}
