@@ -12,6 +12,7 @@ use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Plan\Availability;
+use FleetSparrow\Core\Plan\Counted;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\StrongFoot;
@@ -165,6 +166,7 @@ final class PlanSchema
             'stations' => self::whole(1, 30), 'links' => self::whole(1, 30),
             'together' => ['type' => 'string', 'pattern' => '^[A-Za-z0-9-]{1,20}$'],
             'stationsWait' => ['type' => 'boolean'],
+            'counted' => self::oneOf(Counted::names()),
         ], ['id', 'kind', 'drill']);
         // A drill of its own, or another one with some fields changed.
         $changed = [

@@ -17,6 +17,7 @@ use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\Counted;
 use Illuminate\Validation\ValidationException;
 
 /** A running order in hand, whether from the client or from the database, with what it goes by. */
@@ -172,6 +173,7 @@ final readonly class PlanDraft
             links: $whole('links'),
             together: is_string($fields['together'] ?? null) ? $fields['together'] : null,
             stationsWait: ($fields['stationsWait'] ?? false) === true,
+            counted: is_string($fields['counted'] ?? null) ? Counted::named($fields['counted']) : null,
         );
     }
 
@@ -190,6 +192,7 @@ final readonly class PlanDraft
             'links' => $block->links,
             'together' => $block->together,
             'stationsWait' => $block->do_stations_wait,
+            'counted' => $block->counted,
         ];
     }
 }

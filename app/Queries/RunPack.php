@@ -16,7 +16,7 @@ final readonly class RunPack
 {
     /**
      * @param  Collection<int, Player>  $players  those coming
-     * @param  array<string, array<string, string>>  $lineKeys  block id → side → line key
+     * @param  array<string, string>  $lineKeys  block id, item and side → line key
      * @param  array<string, RecordLine>  $lines  by key
      * @param  array<int, array<string, LineReading>>  $readings  player id → line key → reading, of the session's lines
      */
@@ -28,5 +28,11 @@ final readonly class RunPack
         public array $lines,
         public array $readings,
     ) {
+    }
+
+    /** Where the line of a block's number, or of an item of its circuit, is found among the line keys. */
+    public static function lineKey(string $blockId, ?int $item, string $side): string
+    {
+        return "{$blockId} {$item} {$side}";
     }
 }

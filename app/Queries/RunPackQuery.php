@@ -8,7 +8,6 @@ use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
 use FleetSparrow\Core\Shared\CalendarDate;
-use FleetSparrow\Core\Shared\Side;
 
 final class RunPackQuery
 {
@@ -24,7 +23,7 @@ final class RunPackQuery
         $players = $session->squad->players->whereIn('id', $playerIds)->values();
         $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds), $day, $coachId);
         $lineKeys = $this->lineKeys($session);
-        $wanted = array_merge([], ...array_map(array_values(...), array_values($lineKeys)));
+        $wanted = array_values(array_unique($lineKeys));
         $readings = $this->records->readings($playerIds, $wanted);
 
         return new RunPack(
@@ -37,18 +36,13 @@ final class RunPackQuery
         );
     }
 
-    /** @return array<string, array<string, string>> block id → side → line key */
+    /** @return array<string, string> block id, item and side → line key, see RunPack::lineKey */
     private function lineKeys(TrainingSession $session): array
     {
         $keys = [];
         foreach ($session->blocks as $block) {
-            $drill = $block->drillVersion?->drill();
-            if ($drill?->rule === null) {
-                continue;
-            }
-            $dose = $drill->doseFrom($block->dose);
-            foreach (Side::cases() as $side) {
-                $keys[$block->block_key][$side->value] = (string) $drill->task($dose, $side, $session->squad->ballSize())?->key;
+            foreach ($block->coreBlock()?->lines($session->squad->ballSize()) ?? [] as $line) {
+                $keys[RunPack::lineKey($block->block_key, $line->item, $line->side->value)] = $line->task->key;
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Player;
 use App\Models\Squad;
 use App\Planning\SquadBasis;
 use App\Planning\SquadHistory;
@@ -38,13 +37,7 @@ final class SquadBasisQuery
     /** @param  int|null  $coachId  whose own times the judged parts are stretched by; null for nobody's */
     public function of(Squad $squad, CalendarDate $day, ?int $coachId): SquadBasis
     {
-        $kept = $this->history->remember($squad, "basis.{$day->iso()}.{$coachId}", fn (): array => [
-            'strongFeet' => $squad->players()
-                ->orderBy('name')
-                ->get()
-                ->mapWithKeys(fn (Player $player): array => [$player->id => $player->strong_foot->value])
-                ->all(),
-            'birthYears' => $squad->players()->whereNotNull('birth_year')->pluck('birth_year', 'id')->all(),
+        $kept = $this->history->remember($squad, "basis.{$day->iso()}.{$coachId}", fn (): array => $this->players($squad) + [
             'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),
             'past' => $this->read($squad, $day),
@@ -62,6 +55,20 @@ final class SquadBasisQuery
             ),
             self::past($kept['past']),
         );
+    }
+
+    /** @return array{strongFeet: array<int, string>, birthYears: array<int, int>} by player, in the order of their names */
+    private function players(Squad $squad): array
+    {
+        [$feet, $years] = [[], []];
+        foreach ($squad->players()->orderBy('name')->get() as $player) {
+            $feet[$player->id] = $player->strong_foot->value;
+            if ($player->birth_year !== null) {
+                $years[$player->id] = $player->birth_year;
+            }
+        }
+
+        return ['strongFeet' => $feet, 'birthYears' => $years];
     }
 
     /** @return list<string> */

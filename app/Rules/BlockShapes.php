@@ -60,6 +60,7 @@ final class BlockShapes implements ValidationRule
             'tempo' => is_string($tempo) && Tempo::tryFrom($tempo) !== null ? '' : 'The tempo is learn, steady or match.',
             'links' => is_int($block['links'] ?? 0) ? '' : 'Links must be a whole number.',
             'together' => is_string($block['together'] ?? '') ? '' : 'A round of stations is named with letters, digits and hyphens.',
+            'counted' => is_string($block['counted'] ?? '') ? '' : 'Choose which number is written down, or none.',
             'stationsWait' => is_bool($block['stationsWait'] ?? false) ? '' : 'Stations wait for each other or not.',
             'stations' => is_int($block['stations'] ?? 0) ? '' : 'Stations must be a whole number.',
         ]);

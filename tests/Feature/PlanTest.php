@@ -57,7 +57,7 @@ final class PlanTest extends FeatureTestCase
             ->json('id');
         $lines = $this->getJson("/api/v1/sessions/{$id}/run")->assertOk()->json('lines');
         self::assertContains('in 4 lengths there and back, 4 yd apart', array_column($lines, 'window'));
-        self::assertContains('at most 50, 4 yd apart', array_column($lines, 'window'));
+        self::assertContains('without a drop, 4 yd apart', array_column($lines, 'window'));
         $this->preview([$this->drillBlock('zigzag-in-out', ['dose' => ['kind' => 'streak', 'goal' => 0] + $pattern])])
             ->assertStatus(422)
             ->assertJsonPath('fields.0', ['path' => 'blocks.0.dose.goal', 'message' => 'The goal must be between 1 and 1000.']);

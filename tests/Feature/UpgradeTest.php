@@ -15,7 +15,7 @@ use Tests\TestCase;
 /** A season made by the version before goes through the upgrade: every number keeps its line, under the line's new name. */
 final class UpgradeTest extends TestCase
 {
-    private const STEPS = 4;
+    private const STEPS = 6;
 
     protected function tearDown(): void
     {
@@ -59,7 +59,8 @@ final class UpgradeTest extends TestCase
             }
         }
         self::assertSame(0, DB::table('record_lines')->whereIn('line_key', array_column(array_column($cases, 'former'), 'key'))->count());
-        self::assertSame(2 * count($cases), DB::table('former_lines')->count());
+        // Two runs without a drop lost their goal besides, under either ball.
+        self::assertSame(2 * count($cases) + 4, DB::table('former_lines')->count());
         // A circuit's items were one text.
         $circuit = json_decode((string) DB::table('record_lines')->where('drill_slug', 'own-round')->value('task'), true);
         self::assertSame(['a.in', 'b.out'], array_column($circuit['window']['items'], 'script'));

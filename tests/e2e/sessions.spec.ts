@@ -64,8 +64,12 @@ for (const title of [...new Set(golden.map(sessionOf))]) {
       }
       if (block.together && i > 0) await page.getByLabel(/^At the same time as/).check();
     }
-    await page.getByText(/^Helpers and heat/).click();
-    await page.getByLabel('Helpers beside you').fill(String(first.helpers));
+    const helpers = page.getByLabel('Helpers beside you');
+    await expect(async () => {
+      if (!(await helpers.isVisible())) await page.getByText(/^Helpers and heat/).click();
+      await expect(helpers).toBeVisible({ timeout: 2_000 });
+    }).toPass();
+    await helpers.fill(String(first.helpers));
     await page.getByText(/^Who comes: /).click();
     for (const one of cases) {
       await tick(page, one.players);

@@ -85,8 +85,13 @@ export async function newSession(page: Page, title: string): Promise<void> {
 }
 
 export async function addDrill(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add a drill' }).click();
-  await page.getByLabel('Find by name, family or words').fill(name);
+  const search = page.getByLabel('Find by name, family or words');
+  // What is being worked out may move the button away under a press.
+  await expect(async () => {
+    if (!(await search.isVisible())) await page.getByRole('button', { name: 'Add a drill' }).click();
+    await expect(search).toBeVisible({ timeout: 2_000 });
+  }).toPass();
+  await search.fill(name);
   await page.getByRole('button', { name: `Add ${name}`, exact: true }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
 }

@@ -89,10 +89,9 @@ final class KeepPlan
                     'links' => $block->links,
                     'together' => $block->together,
                     'do_stations_wait' => $block->stationsWait,
+                    'counted' => $block->counted?->name(),
                 ]);
-                if ($block->drill !== null && $block->dose !== null) {
-                    $this->openRecordLines->open($block->drill, $block->dose, $session->squad->ballSize());
-                }
+                $this->openRecordLines->open($block, $session->squad->ballSize());
             }
             $this->keepAttendance($session, $draft->comingPlayerIds, $by);
             $this->keepAvailability($session, $draft);

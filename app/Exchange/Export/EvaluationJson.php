@@ -11,6 +11,7 @@ use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -149,6 +150,11 @@ final class EvaluationJson
                     'words' => $block->laying->words(),
                 ],
             'how' => $block->how,
+            'counts' => $block->counts?->value,
+            'mayCount' => array_map(
+                static fn (MarkKind $kind): array => ['kind' => $kind->value, 'words' => $kind->words()],
+                $block->mayCount,
+            ),
             'ages' => array_map(static fn (AgeDose $one): array => [
                 'ageGroup' => $one->ageGroup->name(),
                 'playerIds' => $one->players,

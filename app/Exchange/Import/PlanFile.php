@@ -12,6 +12,7 @@ use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\Counted;
 use FleetSparrow\Core\Plan\PlanContext;
 use Illuminate\Validation\ValidationException;
 
@@ -47,7 +48,7 @@ final readonly class PlanFile
     ];
 
     public const BLOCK_FIELDS = [
-        'id', 'kind', 'title', 'minutes', 'drill', 'dose', 'tempo', 'stations', 'links', 'together', 'stationsWait',
+        'id', 'kind', 'title', 'minutes', 'drill', 'dose', 'tempo', 'stations', 'links', 'together', 'stationsWait', 'counted',
     ];
 
     /** @param  list<Block>  $blocks */
@@ -141,6 +142,7 @@ final readonly class PlanFile
                 links: $whole('links'),
                 together: $entry->has('together') ? $entry->text('together', most: 20) : null,
                 stationsWait: $entry->has('stationsWait') && $entry->flag('stationsWait'),
+                counted: $entry->has('counted') ? Counted::named($entry->text('counted', most: 40)) : null,
             );
         } catch (CoreException $fault) {
             $field = str_starts_with($fault->path(), "{$path}.") ? $fault->path() : rtrim("{$path}.{$fault->path()}", '.');

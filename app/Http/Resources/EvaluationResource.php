@@ -60,6 +60,7 @@ use FleetSparrow\Core\Timeline\Segment;
         ],
     ),
 ]
+#[Shape('MayCount', ['kind' => 'string', 'words' => 'string'])]
 #[Shape('AgeDose', ['ageGroup' => 'string', 'playerIds' => 'int[]', 'dose' => 'Dose'])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number?',
@@ -67,7 +68,8 @@ use FleetSparrow\Core\Timeline\Segment;
     'markers' => 'int', 'longestWaitSeconds' => 'number',
     'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
     'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'round' => 'StationTurn[][]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
-    'stationMetres' => 'StationSize?', 'ages' => 'AgeDose[]',
+    'stationMetres' => 'StationSize?', 'ages' => 'AgeDose[]', 'counts' => 'string?',
+    'mayCount' => 'MayCount[]',
 ])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',

@@ -140,9 +140,9 @@ final class LineResource
             'lengths' => sprintf('in %d lengths%s', $of('lengths'), $of('andBack') === 1.0 ? ' there and back' : ''),
             'quota' => sprintf('for %d good ones', $of('good')),
             'collective' => sprintf('to %d', $of('total')),
-            'streak' => sprintf('at most %d', $of('goal')),
+            'streak' => 'without a drop',
             'race' => $of('reps') === 1.0 ? 'once through' : sprintf('%d times through', $of('reps')),
-            'tries' => sprintf($of('untilHit') === 1.0 ? 'in at most %d' : 'of %d', $of('balls')),
+            'tries' => $of('untilHit') === 1.0 ? 'to the first hit' : sprintf('of %d', $of('balls')),
             default => '',
         }.$level.$spacing;
     }

@@ -13,7 +13,7 @@ use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Timeline\Segment;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
-#[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string'])]
+#[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?'])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
 #[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?'])]
 #[
@@ -83,16 +83,16 @@ final class RunPackResource
     }
 
     /**
-     * @param  array<string, array<string, string>>  $lineKeys
-     * @return list<array{playerId: int, lineKey: string}>
+     * @param  array<string, string>  $lineKeys
+     * @return list<array{playerId: int, lineKey: string, item: int|null}>
      */
     private static function asks(Segment $segment, array $lineKeys): array
     {
         $asks = [];
         foreach ($segment->owed as $one) {
-            $line = $lineKeys[$one->blockId][$one->side] ?? null;
+            $line = $lineKeys[RunPack::lineKey($one->blockId, $one->item, $one->side)] ?? null;
             if ($line !== null) {
-                $asks[] = ['playerId' => $one->playerId, 'lineKey' => $line];
+                $asks[] = ['playerId' => $one->playerId, 'lineKey' => $line, 'item' => $one->item];
             }
         }
 

@@ -26,6 +26,7 @@ use App\Tenancy\ClubDay;
             'links?' => 'int?',
             'together?' => 'string?',
             'stationsWait?' => 'bool',
+            'counted?' => 'string?',
         ],
     ),
 ]

@@ -34,6 +34,19 @@ trait InSets
 
     public function fields(): array
     {
-        return $this->window() + $this->pattern->fields() + $this->limitField();
+        /** @var array<string, int|float|string> $window */
+        $window = $this->window();
+
+        return ['kind' => $this->kind()] + $this->prescribed() + $window + $this->pattern->fields() + $this->limitField();
+    }
+
+    /**
+     * What of the work makes no other task: a goal or a cap that only ends it.
+     *
+     * @return array<string, int>
+     */
+    protected function prescribed(): array
+    {
+        return [];
     }
 }

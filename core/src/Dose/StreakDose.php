@@ -61,9 +61,16 @@ final readonly class StreakDose implements PlainDose
         return self::KIND;
     }
 
+    /** @return array<string, int> */
+    protected function prescribed(): array
+    {
+        return ['goal' => $this->goal];
+    }
+
     public function window(): array
     {
-        return ['kind' => 'streak', 'goal' => $this->goal];
+        // The goal only ends a try: with another one it is the same task.
+        return ['kind' => 'streak'];
     }
 
     public function mayNotEnd(): bool

@@ -19,7 +19,7 @@ final readonly class TriesDose implements PlainDose
 
     public const KIND = 'tries';
 
-    private function __construct(private int $balls, private bool $untilHit, private SetsAndRest $pattern)
+    private function __construct(private int $balls, public bool $untilHit, private SetsAndRest $pattern)
     {
     }
 
@@ -52,9 +52,16 @@ final readonly class TriesDose implements PlainDose
         return self::KIND;
     }
 
+    /** @return array<string, int> */
+    protected function prescribed(): array
+    {
+        return ['balls' => $this->balls];
+    }
+
     public function window(): array
     {
-        return ['kind' => 'tries', 'balls' => $this->balls, 'untilHit' => $this->untilHit ? 1 : 0];
+        // Where the first hit ends a go, the last ball is a cap: with more of them it is the same task.
+        return ['kind' => 'tries'] + ($this->untilHit ? [] : ['balls' => $this->balls]) + ['untilHit' => $this->untilHit ? 1 : 0];
     }
 
     public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played

@@ -74,6 +74,23 @@ final readonly class CircuitDose implements Dose
         );
     }
 
+    /** The same round with nothing written down. */
+    public function withoutNumbers(): self
+    {
+        return new self(
+            array_map(static fn (CircuitItem $item): CircuitItem => $item->countedBy(null), $this->items),
+            $this->rounds,
+            $this->restSeconds,
+            $this->pace,
+        );
+    }
+
+    /** Whether a number is written down of one of its items. */
+    public function hasNumbers(): bool
+    {
+        return array_filter($this->items, static fn (CircuitItem $item): bool => $item->rule !== null) !== [];
+    }
+
     public function kind(): string
     {
         return self::KIND;

@@ -31,4 +31,18 @@ final readonly class CircuitItem
         public ?TouchLimit $touches,
     ) {
     }
+
+    public function countedBy(?ScoringRule $rule): self
+    {
+        return new self(
+            name: $this->name,
+            script: $this->script,
+            dose: $this->dose,
+            pace: $this->pace,
+            restSeconds: $this->restSeconds,
+            rule: $rule,
+            manner: $this->manner,
+            touches: $this->touches,
+        );
+    }
 }

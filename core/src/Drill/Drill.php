@@ -111,24 +111,63 @@ final readonly class Drill
             );
     }
 
+    /**
+     * The task of one item of a circuit; null when nothing is counted in it.
+     *
+     * @param  int  $ballSize  of the squad
+     */
+    public function itemTask(CircuitItem $item, Side $side, int $ballSize): ?Task
+    {
+        $manner = $item->manner === null ? '' : " {$item->manner->value}";
+        $service = $manner === '' ? $this->organisation->serviceKey() : $this->organisation->service->value.$manner;
+
+        return $item->rule === null
+            ? null
+            : Task::of(
+                $item->script,
+                $this->lineLayout(),
+                $item->dose,
+                $item->rule,
+                $side,
+                ['service' => $service] + $this->demands->task(),
+                $ballSize,
+            );
+    }
+
+    /** The same drill with another number to write down, or none. */
+    public function countedBy(?ScoringRule $rule): self
+    {
+        return $rule === $this->rule ? $this : $this->with(rule: $rule, isCounted: $rule !== null);
+    }
+
     /** The same drill with only the first links of its build-up; a drill that is none stays as it is. */
     public function upTo(int $links): self
     {
+        $share = $this->composition->kind === CompositionKind::BuildUp
+            ? min($links, count($this->composition->parts)) / count($this->composition->parts)
+            : 1.0;
+
+        return $this->with(composition: $this->composition->upTo($links), secondsPerRep: $this->secondsPerRep * $share);
+    }
+
+    private function with(
+        ?Composition $composition = null,
+        ?float $secondsPerRep = null,
+        ?ScoringRule $rule = null,
+        bool $isCounted = true,
+    ): self {
         return new self(
             slug: $this->slug,
             name: $this->name,
             family: $this->family,
             summary: $this->summary,
             layout: $this->layout,
-            composition: $this->composition->upTo($links),
-            secondsPerRep: $this->secondsPerRep * ($this->composition->kind === CompositionKind::BuildUp ? min(
-                $links,
-                count($this->composition->parts),
-            ) / count($this->composition->parts) : 1.0),
+            composition: $composition ?? $this->composition,
+            secondsPerRep: $secondsPerRep ?? $this->secondsPerRep,
             goodChance: $this->goodChance,
             fetchSeconds: $this->fetchSeconds,
             dose: $this->dose,
-            rule: $this->rule,
+            rule: $isCounted ? $rule ?? $this->rule : null,
             organisation: $this->organisation,
             demands: $this->demands,
             teaching: $this->teaching,

@@ -22,6 +22,7 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
+use FleetSparrow\Core\Record\DoseMeasures;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\Warning;
@@ -34,7 +35,6 @@ use FleetSparrow\Core\Timeline\Roster;
 use FleetSparrow\Core\Timeline\RunSheet;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
-use FleetSparrow\Core\Timeline\Spell;
 use FleetSparrow\Core\Timeline\Touching;
 use FleetSparrow\Core\Timeline\Writing;
 use FleetSparrow\Core\Touch\Script;
@@ -106,12 +106,13 @@ final class BlockEvaluator
             'setUp' => $laying->when === LaidWhen::Meanwhile ? null : $laying->seconds(),
             'explain' => $explained->seconds($rules),
         ];
+        $owed = RunSheet::owed($block->id, $cast->spells, $dose, $cast->players);
         $parts = [
             'setUp' => $laying->seconds($rules->setUp->factor),
             'explain' => $plain['explain'] * $rules->explain->factor,
             'work' => $cast->work->mean(),
             'changeOver' => 0.0,
-            'write' => Writing::extraSeconds($cast->spells, $rules->writeSeconds),
+            'write' => Writing::extraSeconds($cast->spells, $owed, $rules->writeSeconds),
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
         $segments = $this->isBrief ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain);
@@ -139,9 +140,7 @@ final class BlockEvaluator
                 limitSeconds: $cast->limitSeconds,
             ),
             warnings: [],
-            owed: array_merge([], ...($this->isBrief
-                ? array_map(static fn (Spell $spell): array => RunSheet::owed($block->id, $spell, $dose, $cast->players), $cast->spells)
-                : array_column($segments, 'owed'))),
+            owed: array_merge([], ...$owed),
             laying: $laying,
             groups: $cast->isWithoutGroups() ? [] : $cast->stationing->places(),
             duties: $this->isBrief ? [] : $cast->duties,
@@ -152,6 +151,8 @@ final class BlockEvaluator
                 static fn (PlanPlayer $one): ?AgeGroup => $one->age,
                 $cast->players,
             ))),
+            counts: $drill->rule?->kind,
+            mayCount: $this->isBrief ? [] : DoseMeasures::of($dose),
         );
 
         return $this->isBrief ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));

@@ -109,6 +109,8 @@ final class RoundOfStations
             round: $map,
             grownUps: $longest->grownUps,
             ages: $longest->ages,
+            counts: $longest->counts,
+            mayCount: $longest->mayCount,
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Record;
 
-/** What a mark measures. */
+/** What a mark measures, and which kinds of dose can give it. */
 enum MarkKind: string
 {
     case CountInTime = 'count-in-time';
@@ -13,6 +13,7 @@ enum MarkKind: string
     case RunningTotal = 'running-total';
     case TriesForQuota = 'tries-for-quota';
     case TouchesOnPath = 'touches-on-path';
+    case MostTouchesOnPath = 'most-touches-on-path';
     case HitsOfAttempts = 'hits-of-attempts';
     case TriesToFirstHit = 'tries-to-first-hit';
     case ChainSteps = 'chain-steps';
@@ -26,19 +27,25 @@ enum MarkKind: string
         [$more, $less] = [Better::Higher, Better::Lower];
 
         return match ($this) {
-            self::CountInTime => Measure::count($more, 'reps', 'The count', 0, 999),
-            self::TimeForWork => Measure::inTenths($less, 's', 'Seconds', 0.1, 3600.0),
-            self::LongestRun => Measure::count($more, 'in a row', 'The count', 0, 9999),
-            self::RunningTotal => Measure::count($more, 'in all', 'The count', 0, 9999),
-            self::TriesForQuota => Measure::count($less, 'tries', 'Tries', 1, 999),
-            self::TouchesOnPath => Measure::count($less, 'touches', 'Touches', 1, 999),
-            self::HitsOfAttempts => Measure::count($more, 'hits', 'Hits', 0, 99),
-            self::TriesToFirstHit => Measure::count($less, 'balls to the first hit', 'Balls', 1, 99),
-            self::ChainSteps => Measure::count($more, 'steps of the chain', 'Steps', 0, 99),
-            self::FarthestDistance => Measure::inTenths($more, 'm', 'Metres', 0.0, 120.0),
-            self::SecondsHeld => Measure::inTenths($more, 's held', 'Seconds', 0.0, 3600.0),
-            self::RungReached => Measure::count($more, 'rung', 'The rung', 0, 99),
-            self::ProtocolScore => Measure::inTenths($less, 'points', 'Points', 0.0, 999.0),
+            self::CountInTime => Measure::count($more, 'reps', 'The count', 0, 999)->from(['timed']),
+            self::TimeForWork => Measure::inTenths($less, 's', 'Seconds', 0.1, 3600.0)
+                ->from(['reps', 'lengths', 'race', 'collective'], ['quota']),
+            self::LongestRun => Measure::count($more, 'in a row', 'The count', 0, 9999)->from(['streak'], ['collective', 'timed']),
+            self::RunningTotal => Measure::count($more, 'in all', 'The count', 0, 9999)->from([], ['collective']),
+            self::TriesForQuota => Measure::count($less, 'tries', 'Tries', 1, 999)->from(['quota']),
+            self::TouchesOnPath => Measure::count($less, 'touches', 'Touches', 1, 999)->from([], ['reps', 'lengths', 'race']),
+            self::MostTouchesOnPath => Measure::count($more, 'touches', 'Touches', 1, 999)->from([], ['reps', 'lengths', 'race']),
+            self::HitsOfAttempts => Measure::count($more, 'hits', 'Hits', 0, 99)->from(['tries'], ['reps', 'lengths', 'timed']),
+            self::TriesToFirstHit => Measure::count($less, 'balls to the first hit', 'Balls', 1, 99)->from(['tries']),
+            self::ChainSteps => Measure::count($more, 'steps of the chain', 'Steps', 0, 99)
+                ->from([], ['timed', 'reps', 'streak', 'tries', 'free']),
+            self::FarthestDistance => Measure::inTenths($more, 'm', 'Metres', 0.0, 120.0)
+                ->from([], ['timed', 'reps', 'lengths', 'streak', 'tries', 'free']),
+            self::SecondsHeld => Measure::inTenths($more, 's held', 'Seconds', 0.0, 3600.0)
+                ->from([], ['timed', 'reps', 'streak', 'tries', 'free']),
+            self::RungReached => Measure::count($more, 'rung', 'The rung', 0, 99)
+                ->from([], ['timed', 'reps', 'lengths', 'quota', 'streak', 'tries', 'free']),
+            self::ProtocolScore => Measure::inTenths($less, 'points', 'Points', 0.0, 999.0)->from([], ['reps', 'lengths', 'race']),
         };
     }
 
@@ -57,5 +64,26 @@ enum MarkKind: string
     public function step(): float
     {
         return $this->measure()->step;
+    }
+
+    /** As a choice of what is written down. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::CountInTime => 'how many in the time',
+            self::TimeForWork => 'the time it takes',
+            self::LongestRun => 'the longest run',
+            self::RunningTotal => 'how many in all',
+            self::TriesForQuota => 'tries for the good ones',
+            self::TouchesOnPath => 'touches used, fewer is better',
+            self::MostTouchesOnPath => 'touches used, more is better',
+            self::HitsOfAttempts => 'hits, or good ones, out of all',
+            self::TriesToFirstHit => 'balls to the first hit',
+            self::ChainSteps => 'steps of the chain',
+            self::FarthestDistance => 'the farthest distance',
+            self::SecondsHeld => 'seconds held',
+            self::RungReached => 'the rung reached',
+            self::ProtocolScore => 'points of a protocol',
+        };
     }
 }

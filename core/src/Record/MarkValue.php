@@ -14,7 +14,7 @@ final readonly class MarkValue
     }
 
     /**
-     * Times are rounded half up to tenths of a second; counts must be whole.
+     * Times, distances and points are rounded half up to hundredths, so that they stay as typed; counts must be whole.
      *
      * @throws InvalidRecord If the number is outside what the kind can mean, or a count is not whole.
      */
@@ -28,6 +28,6 @@ final readonly class MarkValue
             throw InvalidRecord::notWhole($measure->subject);
         }
 
-        return new self($kind, round($value, 1));
+        return new self($kind, round($value, 2));
     }
 }

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\Station;
+use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Touch\Tally;
@@ -37,6 +38,8 @@ final readonly class BlockEvaluation
      * @param  list<list<StationTurn>>  $round  turn → who is at each station, where stations run at the same time
      * @param  list<Owed>  $owed  numbers that are written down
      * @param  int  $grownUps  that serve or count in it
+     * @param  MarkKind|null  $counts  which number is written down
+     * @param  list<MarkKind>  $mayCount  which its dose can give
      * @param  list<AgeDose>  $ages  what those of another age than most do, where the drill says so
      */
     public function __construct(
@@ -61,6 +64,8 @@ final readonly class BlockEvaluation
         public array $owed = [],
         public int $grownUps = 0,
         public array $ages = [],
+        public ?MarkKind $counts = null,
+        public array $mayCount = [],
     ) {
         $before = ($partSeconds['setUp'] ?? 0.0) + ($partSeconds['changeOver'] ?? 0.0);
         $after = $partSeconds['write'] ?? 0.0;
@@ -102,6 +107,8 @@ final readonly class BlockEvaluation
             owed: $this->owed,
             grownUps: $this->grownUps,
             ages: $this->ages,
+            counts: $this->counts,
+            mayCount: $this->mayCount,
         );
     }
 

@@ -9,6 +9,7 @@ use FleetSparrow\Core\Drill\CircuitPace;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
+use FleetSparrow\Core\Record\OwedSets;
 
 /**
  * A circuit round after round. Item after item, side after side, where each waits for its last or for the whistle, and who is done
@@ -42,9 +43,10 @@ final class CircuitSpells
             }
             $rounds = $dose->pace === CircuitPace::Own
                 ? self::atOwnPace($dose, $times, count($players), $seats, $shift + 1)
-                : self::together($dose, $times, count($players), $seats, $shift + 1);
+                : self::together($dose, $times, $players, $seats, $shift + 1);
             $last = array_pop($rounds);
-            $spells = [...$spells, ...$rounds, ...($last === null ? [] : [$last->owing($isCounted ? $players : [])])];
+            $isOwed = $dose->hasNumbers() ? $dose->pace === CircuitPace::Own : $isCounted;
+            $spells = [...$spells, ...$rounds, ...($last === null ? [] : [$isOwed ? $last->owing($players) : $last])];
         }
 
         return $spells;
@@ -80,15 +82,17 @@ final class CircuitSpells
     }
 
     /**
+     * @param  list<int>  $players
      * @param  callable(Role, float=): array<int, Seat>  $seats
      * @return list<Spell>
      */
-    private static function together(CircuitDose $dose, CircuitTimes $times, int $players, callable $seats, int $shift): array
+    private static function together(CircuitDose $dose, CircuitTimes $times, array $players, callable $seats, int $shift): array
     {
         $spells = [];
         for ($round = 1; $round <= $dose->sets(); $round++) {
             foreach ($dose->items as $i => $item) {
-                $stretch = $times->item($item, $players);
+                $stretch = $times->item($item, count($players));
+                $isOwed = $item->rule !== null && ($item->rule->owed === OwedSets::Every || $round === $dose->sets());
                 $isClocked = $stretch->isFixed();
                 $share = $isClocked ? 1.0 : min(1.0, $times->own($item)->mean() / $stretch->mean());
                 $sides = SideNames::of($item->dose);
@@ -100,6 +104,7 @@ final class CircuitSpells
                         seats: $seats(Role::Works, $share),
                         side: $side,
                         set: $round,
+                        owed: $isOwed ? $players : [],
                         item: $i,
                         shift: $shift,
                     );

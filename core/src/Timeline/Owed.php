@@ -7,8 +7,11 @@ namespace FleetSparrow\Core\Timeline;
 /** A number somebody owes: whose, of which block, on which side. */
 final readonly class Owed
 {
-    /** @param  string  $side  R, L, alternating or both, as the player works it */
-    public function __construct(public int $playerId, public string $blockId, public string $side)
+    /**
+     * @param  string  $side  R, L, alternating or both, as the player works it
+     * @param  int|null  $item  of a circuit, from 0
+     */
+    public function __construct(public int $playerId, public string $blockId, public string $side, public ?int $item = null)
     {
     }
 }

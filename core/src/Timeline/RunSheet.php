@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Timeline;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\CircuitDose;
+use FleetSparrow\Core\Drill\CircuitItem;
 use FleetSparrow\Core\Plan\PlanPlayer;
 
 /** The spells of a block as the stretches that the ribbon draws and the run counts down. */
@@ -19,8 +20,9 @@ final class RunSheet
      */
     public static function of(string $blockId, array $spells, Dose $dose, Touching $touching, array $players, int $from): array
     {
+        $owed = self::owed($blockId, $spells, $dose, $players);
         $segments = [];
-        foreach ($spells as $spell) {
+        foreach ($spells as $i => $spell) {
             $isWork = $spell->kind === SegmentKind::Work;
             [$left, $right] = $isWork ? $touching->perWorker($spell) : [0.0, 0.0];
             $segments[] = new Segment(
@@ -37,7 +39,7 @@ final class RunSheet
                 rightTouches: $right,
                 item: $spell->item !== null && $dose instanceof CircuitDose ? $dose->items[$spell->item]->name : null,
                 seats: $spell->seats,
-                owed: self::owed($blockId, $spell, $dose, $players),
+                owed: $owed[$i],
             );
         }
 
@@ -58,19 +60,36 @@ final class RunSheet
     }
 
     /**
-     * The numbers written after a spell.
+     * The numbers written after each spell. Of a circuit's items each owes its own: after its stretch, or all at the end where
+     * everybody goes at their own pace, both feet added.
      *
+     * @param  list<Spell>  $spells
      * @param  array<int, PlanPlayer>  $players  by id
-     * @return list<Owed>
+     * @return list<list<Owed>>
      */
-    public static function owed(string $blockId, Spell $spell, Dose $dose, array $players): array
+    public static function owed(string $blockId, array $spells, Dose $dose, array $players): array
     {
-        $name = $dose instanceof CircuitDose ? 'both' : $spell->side ?? 'both';
-        $owed = [];
-        foreach ($spell->owed as $player) {
-            $owed[] = new Owed($player, $blockId, SideNames::sideOf($name, $players[$player]->strongFoot)->value);
-        }
+        return array_map(static function (Spell $spell) use ($blockId, $dose, $players): array {
+            $owed = [];
+            foreach ($spell->owed as $player) {
+                foreach (self::items($spell, $dose) as $item) {
+                    $name = $dose instanceof CircuitDose && $spell->item === null ? 'both' : $spell->side ?? 'both';
+                    $owed[] = new Owed($player, $blockId, SideNames::sideOf($name, $players[$player]->strongFoot)->value, $item);
+                }
+            }
 
-        return $owed;
+            return $owed;
+        }, $spells);
+    }
+
+    /** @return non-empty-list<int|null> items of a circuit whose numbers are written; null for the drill's own */
+    private static function items(Spell $spell, Dose $dose): array
+    {
+        if (! $dose instanceof CircuitDose || $spell->item !== null) {
+            return [$spell->item];
+        }
+        $items = array_keys(array_filter($dose->items, static fn (CircuitItem $item): bool => $item->rule !== null));
+
+        return $items === [] ? [null] : $items;
     }
 }

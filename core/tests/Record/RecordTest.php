@@ -290,9 +290,10 @@ final class RecordTest extends TestCase
         self::assertSame($value, MarkValue::of($kind, $value)->value);
     }
 
-    public function test_times_are_kept_to_a_tenth(): void
+    public function test_times_are_kept_as_typed_to_a_hundredth(): void
     {
-        self::assertSame(9.9, MarkValue::of(MarkKind::TimeForWork, 9.85)->value);
+        self::assertSame(9.85, MarkValue::of(MarkKind::TimeForWork, 9.85)->value);
+        self::assertSame(9.86, MarkValue::of(MarkKind::TimeForWork, 9.855)->value);
     }
 
     public function test_what_each_kind_of_mark_can_be(): void
@@ -309,6 +310,7 @@ final class RecordTest extends TestCase
             'running-total: higher, 0-9999 by 1 in all',
             'tries-for-quota: lower, 1-999 by 1 tries',
             'touches-on-path: lower, 1-999 by 1 touches',
+            'most-touches-on-path: higher, 1-999 by 1 touches',
             'hits-of-attempts: higher, 0-99 by 1 hits',
             'tries-to-first-hit: lower, 1-99 by 1 balls to the first hit',
             'chain-steps: higher, 0-99 by 1 steps of the chain',

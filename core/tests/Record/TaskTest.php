@@ -43,8 +43,11 @@ final class TaskTest extends TestCase
             'alternating size 4' => $drill->task($drill->dose, Side::Alternating, 4)?->key,
         ]);
         // What the version before kept of the task comes to the same name, and so does any other order of its fields.
-        self::assertSame($case['keys']['R size 4'], Task::ofFields($case['former']['task'], 4)->key);
-        self::assertSame($case['keys']['R size 5'], Task::ofFields(array_reverse($case['former']['task'], true), 5)->key);
+        $former = $case['former']['task'];
+        // A goal only ends a run: it has left the task since.
+        unset($former['window']['goal']);
+        self::assertSame($case['keys']['R size 4'], Task::ofFields($former, 4)->key);
+        self::assertSame($case['keys']['R size 5'], Task::ofFields(array_reverse($former, true), 5)->key);
         self::assertNotContains($case['former']['key'], $case['keys']);
     }
 

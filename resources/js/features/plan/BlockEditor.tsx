@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import type { Drill, PlanBlock } from '../../shared/api/schemas';
+import type { BlockEvaluation, Drill, PlanBlock } from '../../shared/api/schemas';
 import { DrillParts } from '../../shared/ui/DrillParts';
 import { DoseFields } from '../../shared/ui/DoseFields';
-import { Field } from '../../shared/ui/Field';
+import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
@@ -14,10 +14,11 @@ interface BlockEditorProps {
   block: PlanBlock;
   index: number;
   drill: Drill | undefined;
+  worked: BlockEvaluation | undefined;
 }
 
 /** The selected block: its name, its dose, and the drawing of its layout. */
-export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
+export function BlockEditor({ tools, block, index, drill, worked }: BlockEditorProps) {
   const change = (part: Partial<PlanBlock>) => tools.change({ blocks: changed(tools.plan.blocks, block.id, part) });
   const faultAt = (field: string) => tools.faultAt(`blocks.${index}.${field}`);
   return (
@@ -42,7 +43,8 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
           <DoseFields
             dose={block.dose}
             tempo={{ value: block.tempo ?? 'steady', onTempo: (tempo) => change({ tempo }) }}
-            onChange={(dose) => change({ dose })}
+            // Another kind of dose gives other numbers: which one is then the drill's to say, or none as before.
+            onChange={(dose) => change(dose.kind === block.dose?.kind || block.counted === 'nothing' ? { dose } : { dose, counted: null })}
             faultAt={faultAt}
           />
         )}
@@ -55,6 +57,13 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
               placeholder="enough"
               onNumber={(stations) => change({ stations })}
               fault={faultAt('stations')}
+            />
+            <Choice
+              label="Written down"
+              value={block.counted ?? ''}
+              options={countedOptions(block, drill, worked)}
+              onValue={(counted) => change({ counted: counted === '' ? null : counted })}
+              fault={faultAt('counted')}
             />
             {drill?.composition === 'build-up' && (
               <NumberField
@@ -109,6 +118,21 @@ export function BlockEditor({ tools, block, index, drill }: BlockEditorProps) {
       )}
     </div>
   );
+}
+
+/** What the drill says, or what its dose can give, or no number today. */
+function countedOptions(block: PlanBlock, drill: Drill | undefined, worked: BlockEvaluation | undefined): [string, string][] {
+  const may = worked?.mayCount ?? [];
+  const words = (kind: string | null | undefined) => may.find((one) => one.kind === kind)?.words;
+  const own = words(drill?.scoring?.kind);
+  const usual = drill?.scoring ? (own ?? may[0]?.words ?? 'nothing') : 'nothing';
+  const isChosenUnknown = block.counted !== null && block.counted !== 'nothing' && words(block.counted) === undefined;
+  return [
+    ['', drill?.composition === 'circuit' ? 'what its items say' : usual],
+    ['nothing', 'no number today'],
+    ...may.filter((one) => one.words !== usual).map((one): [string, string] => [one.kind, one.words]),
+    ...(isChosenUnknown ? [[block.counted ?? '', block.counted ?? ''] as [string, string]] : []),
+  ];
 }
 
 /** One link more or fewer is one press. */

@@ -105,7 +105,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         </section>
         <section className="card" aria-label="Block">
           {selected ? (
-            <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} />
+            <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />
           ) : (
             <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>
           )}

@@ -163,7 +163,7 @@ function Thumb({ pack, reading, segment, press, entries, onRollCall, next }: Thu
   const wording = useFootWording();
   const rollAt = rollCallFor(pack, reading.index);
   const asking = rollAt === undefined ? undefined : pack.segments[rollAt];
-  const owed = rollAt === undefined ? 0 : (asking?.asks.filter((ask) => !entries[entryKey(pack, rollAt, ask.playerId)]).length ?? 0);
+  const owed = rollAt === undefined ? 0 : (asking?.asks.filter((ask) => !entries[entryKey(pack, rollAt, ask)]).length ?? 0);
   const isReady = reading.state === 'ready';
   const isPaused = reading.state === 'paused';
   return (

@@ -22,7 +22,7 @@ export function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
   const wording = useFootWording();
   const [isFinished, setFinished] = useState(false);
   const owing = pack.segments.flatMap((segment, at) => {
-    const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask.playerId)]).length;
+    const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask)]).length;
     return owed > 0 && owed < segment.asks.length ? [{ at, owed, segment }] : [];
   });
   return (

@@ -8,7 +8,7 @@ import type { Entry } from '../../shared/lib/outbox';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { Keypad } from './Keypad';
 import { RollRow } from './RollRow';
-import { beginsAt, askingSegments, entryKey, tryNumber } from './rollCalls';
+import { type Ask, askName, beginsAt, askingSegments, entryKey, tryNumber } from './rollCalls';
 import { segmentWords } from './words';
 
 interface RollCallProps {
@@ -28,16 +28,16 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
   const asks = segment?.asks ?? [];
   const list = useRef<HTMLUListElement>(null);
   const done = useRef<HTMLButtonElement>(null);
-  const [texts, setTexts] = useState<Record<number, string>>(() =>
+  const [texts, setTexts] = useState<Record<string, string>>(() =>
     Object.fromEntries(
-      asks.map(({ playerId, lineKey }) => {
-        const entry = entries[entryKey(pack, at, playerId)];
-        return [playerId, entry ? (entry.isVoid ? 'void' : mark(entry.value, pack.lines[lineKey]?.step ?? 1)) : ''];
+      asks.map((ask) => {
+        const entry = entries[entryKey(pack, at, ask)];
+        return [askName(ask), entry ? (entry.isVoid ? 'void' : mark(entry.value, pack.lines[ask.lineKey]?.step ?? 1)) : ''];
       }),
     ),
   );
-  const [faults, setFaults] = useState<Record<number, string>>({});
-  const firstOwed = asks.findIndex((ask) => !entries[entryKey(pack, at, ask.playerId)]);
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const firstOwed = asks.findIndex((ask) => !entries[entryKey(pack, at, ask)]);
   const [here, setHere] = useState(Math.max(0, firstOwed));
   const asking = askingSegments(pack);
   const place = asking.indexOf(at);
@@ -56,21 +56,24 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
     const isVoid = text === 'void';
     const value = isVoid ? line.least : Number(text.replace(',', '.'));
     const fault = isVoid ? '' : faultOf(value, line);
-    setFaults((before) => ({ ...before, [ask.playerId]: fault }));
+    setFaults((before) => ({ ...before, [askName(ask)]: fault }));
     if (fault) return false;
-    onEnter(entryKey(pack, at, ask.playerId), {
+    onEnter(entryKey(pack, at, ask), {
       playerId: ask.playerId,
       lineKey: ask.lineKey,
-      tryNumber: tryNumber(pack, at, ask.playerId, ask.lineKey),
+      tryNumber: tryNumber(pack, at, ask),
       value,
       isVoid,
     });
     return true;
   };
-  const textOf = (row: number) => texts[asks[row]?.playerId ?? 0] ?? '';
+  const textOf = (row: number) => {
+    const ask = asks[row];
+    return ask ? (texts[askName(ask)] ?? '') : '';
+  };
   const write = (row: number, text: string) => {
     const ask = asks[row];
-    if (ask) setTexts((before) => ({ ...before, [ask.playerId]: text }));
+    if (ask) setTexts((before) => ({ ...before, [askName(ask)]: text }));
   };
   const next = () => {
     if (commit(here, textOf(here))) focusRow(here + 1);
@@ -94,27 +97,29 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         <span>now</span>
       </p>
       <ul className="roll" ref={list} aria-label="Roll call">
-        {asks.map(({ playerId, lineKey }, row) => {
+        {asks.map((ask, row) => {
+          const { playerId, lineKey, item } = ask;
           const line = pack.lines[lineKey];
           const player = pack.players.find((one) => one.id === playerId);
           if (!line || !player) return null;
-          const entry = entries[entryKey(pack, at, playerId)];
+          const entry = entries[entryKey(pack, at, ask)];
+          const part = item === null ? undefined : block?.drill?.parts[item]?.name;
           return (
             <RollRow
-              key={playerId}
-              name={player.name}
+              key={askName(ask)}
+              name={part && segment?.item == null ? `${player.name}, ${part}` : player.name}
               toBeat={pack.standings[playerId]?.[lineKey]?.target?.value}
               step={line.step}
-              text={texts[playerId] ?? ''}
+              text={textOf(row)}
               isHere={row === here}
-              verdict={entry && !entry.isVoid ? bestCheck(line.better, bestBefore(pack, entries, at, playerId, lineKey), entry.value) : undefined}
-              fault={faults[playerId] || entry?.refusal || ''}
+              verdict={entry && !entry.isVoid ? bestCheck(line.better, bestBefore(pack, entries, at, ask), entry.value) : undefined}
+              fault={faults[askName(ask)] || entry?.refusal || ''}
               autoFocus={row === Math.max(0, firstOwed)}
               onText={(text) => write(row, text)}
               onFocus={() => setHere(row)}
-              onLeave={() => commit(row, texts[playerId] ?? '')}
+              onLeave={() => commit(row, textOf(row))}
               onNext={next}
-              onMove={(by) => commit(row, texts[playerId] ?? '') && focusRow(Math.max(0, row + by))}
+              onMove={(by) => commit(row, textOf(row)) && focusRow(Math.max(0, row + by))}
             />
           );
         })}
@@ -151,15 +156,17 @@ function faultOf(value: number, line: { least: number; most: number; step: numbe
   return line.step === 1 && !Number.isInteger(value) ? 'A whole number.' : '';
 }
 
-/** The best before this try: the record brought along, and this session's other sets on the same line. */
-function bestBefore(pack: RunPack, entries: Record<string, Entry>, at: number, playerId: number, lineKey: string): number | null {
-  const better = pack.lines[lineKey]?.better ?? 'higher';
-  const values = pack.segments.flatMap((segment, i) => {
-    const entry =
-      i === at || !segment.asks.some((ask) => ask.playerId === playerId && ask.lineKey === lineKey) ? undefined : entries[entryKey(pack, i, playerId)];
-    return entry && !entry.isVoid ? [entry.value] : [];
-  });
-  const record = pack.standings[playerId]?.[lineKey]?.record?.value;
+/** The best before this try: the record brought along, and this session's other numbers on the same line. */
+function bestBefore(pack: RunPack, entries: Record<string, Entry>, at: number, ask: Ask): number | null {
+  const better = pack.lines[ask.lineKey]?.better ?? 'higher';
+  const values = pack.segments.flatMap((segment, i) =>
+    segment.asks.flatMap((one) => {
+      const isOther = one.playerId === ask.playerId && one.lineKey === ask.lineKey && !(i === at && one.item === ask.item);
+      const entry = isOther ? entries[entryKey(pack, i, one)] : undefined;
+      return entry && !entry.isVoid ? [entry.value] : [];
+    }),
+  );
+  const record = pack.standings[ask.playerId]?.[ask.lineKey]?.record?.value;
   return [...(record === undefined ? [] : [record]), ...values].reduce<number | null>(
     (best, value) => (bestCheck(better, best, value) === 'first' || bestCheck(better, best, value) === 'record' ? value : best),
     null,

@@ -19,7 +19,7 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   rightTouches: 0,
   stations: [],
   seats: [],
-  asks: lineKey ? [{ playerId: 1, lineKey }] : [],
+  asks: lineKey ? [{ playerId: 1, lineKey, item: null }] : [],
 });
 const pack = {
   session: { id: 5 },
@@ -43,9 +43,23 @@ test('the best of the sets may be written from the first of them on', () => {
 });
 
 test('tries are counted on their own line', () => {
-  expect([1, 2, 3].map((at) => tryNumber(pack, at, 1, pack.segments[at]?.asks[0]?.lineKey ?? ''))).toEqual([1, 2, 1]);
+  expect([1, 2, 3].map((at) => tryNumber(pack, at, { playerId: 1, lineKey: pack.segments[at]?.asks[0]?.lineKey ?? '', item: null }))).toEqual([1, 2, 1]);
 });
 
 test('an entry is named by session, segment and player', () => {
-  expect(entryKey(pack, 2, 1)).toBe('5|s2|1');
+  expect(entryKey(pack, 2, { playerId: 1, lineKey: 'right', item: null })).toBe('5|s2|1');
+});
+
+test('items of a circuit asked for at once are entries and tries of their own', () => {
+  const asks = [0, 2, 3].map((item) => ({ playerId: 1, lineKey: item === 2 ? 'other' : 'right', item }));
+  const circuit = { ...pack, segments: [segment('s0', 'right'), { ...segment('s1', 'both'), asks }] };
+  expect(asks.map((ask) => entryKey(circuit, 1, ask))).toEqual(['5|s1|1|0', '5|s1|1|2', '5|s1|1|3']);
+  // One before it and then the first and the last item are of the same line.
+  expect(asks.map((ask) => tryNumber(circuit, 1, ask))).toEqual([2, 1, 3]);
+});
+
+test('a number of an item is not written during the item before', () => {
+  const item = (id: string, at: number | null) => ({ ...segment(id, 'right'), item: at === null ? null : `Item ${at}`, asks: [] });
+  const circuit = { ...pack, segments: [item('a', 1), { ...segment('b', 'right'), item: 'Item 2' }] };
+  expect(beginsAt(circuit, 1)).toBe(1);
 });

@@ -69,7 +69,7 @@ test('what the description promises is what the schemas read', () => {
   // What names a dose is described as any, and read as one.
   type Evaluated = z.infer<typeof read.evaluation>;
   expectTypeOf<Described['Evaluation']>().toExtend<Omit<Evaluated, 'cuts' | 'blocks' | 'warnings'>>();
-  expectTypeOf<Described['BlockEvaluation']>().toExtend<Omit<Evaluated['blocks'][number], 'warnings'>>();
+  expectTypeOf<Described['BlockEvaluation']>().toExtend<Omit<Evaluated['blocks'][number], 'warnings' | 'ages'>>();
   expectTypeOf<Described['Warning']>().toExtend<Omit<Evaluated['warnings'][number], 'cure'>>();
   expectTypeOf<Described['Cure']>().toExtend<Omit<NonNullable<Evaluated['warnings'][number]['cure']>, 'dose'>>();
   expectTypeOf<Described['LastTime']>().toExtend<{ last: Omit<NonNullable<z.infer<typeof book.lastTime>['last']>, 'dose'> | null }>();

@@ -1412,6 +1412,15 @@ export interface components {
             touchesLost: number;
             dose: components["schemas"]["Dose"] | null;
         };
+        MayCount: {
+            kind: string;
+            words: string;
+        };
+        AgeDose: {
+            ageGroup: string;
+            playerIds: number[];
+            dose: components["schemas"]["Dose"];
+        };
         BlockEvaluation: {
             id: string;
             startSeconds: number;
@@ -1437,6 +1446,9 @@ export interface components {
             players: components["schemas"]["PlayerShare"][];
             kit: components["schemas"]["KitList"] | null;
             stationMetres: components["schemas"]["StationSize"] | null;
+            ages: components["schemas"]["AgeDose"][];
+            counts: string | null;
+            mayCount: components["schemas"]["MayCount"][];
         };
         Evaluation: {
             meanSeconds: number;
@@ -1779,6 +1791,7 @@ export interface components {
         Ask: {
             playerId: number;
             lineKey: string;
+            item: number | null;
         };
         RunSegment: components["schemas"]["Segment"] & {
             asks: components["schemas"]["Ask"][];
@@ -1818,6 +1831,8 @@ export interface components {
             stations: number | null;
             links?: number | null;
             together?: string | null;
+            stationsWait?: boolean;
+            counted?: string | null;
         };
         SessionSummary: {
             id: number;

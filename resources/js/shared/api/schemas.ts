@@ -148,6 +148,8 @@ const planBlock = z.object({
   together: z.string().nullable().default(null),
   /** Groups of such a round move on when all are done, not on the whistle. */
   stationsWait: z.boolean().default(false),
+  /** Which number is written down, or "nothing"; null for what the drill says. */
+  counted: z.string().nullable().default(null),
 });
 const override = z.object({ blockId: z.string().nullable(), code: z.string(), reason: z.string() });
 export const availability = z.enum(['everything', 'serves-only', 'no-striking', 'no-heading']);
@@ -258,6 +260,9 @@ export const blockEvaluation = z.object({
   touches,
   segments: z.array(segment),
   how: z.array(z.string()),
+  /** Which number is written down, and which the dose can give. */
+  counts: z.string().nullable().default(null),
+  mayCount: z.array(z.object({ kind: z.string(), words: z.string() })).default([]),
   /** What those of another age than most do, where the drill says so. */
   ages: z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })).default([]),
   warnings: z.array(warning),
@@ -349,7 +354,7 @@ export const runPack = z.object({
   players: z.array(player),
   /** Of a build-up the links that are planned; packs of before do not say. */
   blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), links: z.number().nullable().default(null), drill: drill.nullable() })),
-  segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string() })) })),
+  segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string(), item: z.number().nullable().default(null) })) })),
   lines: z.record(z.string(), recordLine),
   standings,
 });

@@ -53,6 +53,7 @@ export const drillBlock = (drill: Drill): PlanBlock => ({
   links: null,
   together: null,
   stationsWait: false,
+  counted: null,
 });
 
 const minuteTitles = { water: 'Water', talk: 'Recap by question', game: 'Small game' } as const;
@@ -68,6 +69,7 @@ export const minutesBlock = (kind: 'water' | 'talk' | 'game'): PlanBlock => ({
   links: null,
   together: null,
   stationsWait: false,
+  counted: null,
 });
 
 export function moved(blocks: PlanBlock[], id: string, by: -1 | 1): PlanBlock[] {
@@ -168,6 +170,7 @@ export const proposedPlan = (blocks: ProposedBlock[]): PlanBlock[] =>
     links: null,
     together: null,
     stationsWait: false,
+    counted: null,
   }));
 
 /** The same hour so many days later: 2026-11-24T18:00 and 7 days make 2026-12-01T18:00. */

@@ -38,7 +38,8 @@ export function localTime(instant: string): string {
 }
 
 export function mark(value: number, step: number): string {
-  return step < 1 ? value.toFixed(1) : String(value);
+  // Hundredths are shown where they were typed.
+  return step < 1 ? value.toFixed(Math.abs(Math.round(value * 10) - value * 10) < 1e-6 ? 1 : 2) : String(value);
 }
 
 const sides: Record<string, string> = {

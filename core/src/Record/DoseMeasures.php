@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Record;
+
+use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\TriesDose;
+
+/** Which measures a dose can give: a count needs a clock, a time needs work that is done, a best run needs a run. */
+final class DoseMeasures
+{
+    /** @return list<MarkKind> the usual first */
+    public static function of(Dose $dose): array
+    {
+        $fits = array_filter(MarkKind::cases(), static fn (MarkKind $kind): bool => self::fits($kind, $dose));
+        usort($fits, static fn (MarkKind $one, MarkKind $other): int => self::isUsual($other, $dose) <=> self::isUsual($one, $dose));
+
+        return $fits;
+    }
+
+    public static function fits(MarkKind $kind, Dose $dose): bool
+    {
+        $measure = $kind->measure();
+
+        return in_array($dose->kind(), [...$measure->usualFor, ...$measure->alsoFor], true) && match (true) {
+            ! $dose instanceof TriesDose => true,
+            $kind === MarkKind::TriesToFirstHit => $dose->untilHit,
+            $kind === MarkKind::HitsOfAttempts => ! $dose->untilHit,
+            default => true,
+        };
+    }
+
+    /**
+     * The rule by which a number of this kind comes about in a drill: its own where it is of this kind; else what makes a rep count
+     * and what voids it stay, and the clock is that of the measure.
+     */
+    public static function rule(MarkKind $kind, ?ScoringRule $own): ScoringRule
+    {
+        if ($own?->kind === $kind) {
+            return $own;
+        }
+        [$starts, $stops] = self::clock($kind);
+
+        return new ScoringRule(
+            kind: $kind,
+            starts: $starts,
+            stops: $stops,
+            countsIf: $own->countsIf ?? [],
+            voids: $own->voids ?? [],
+            words: $own->words ?? '',
+        );
+    }
+
+    private static function isUsual(MarkKind $kind, Dose $dose): bool
+    {
+        return in_array($dose->kind(), $kind->measure()->usualFor, true);
+    }
+
+    /** @return array{ClockStart, ClockStop} */
+    private static function clock(MarkKind $kind): array
+    {
+        return match ($kind) {
+            MarkKind::CountInTime => [ClockStart::Whistle, ClockStop::Whistle],
+            MarkKind::TimeForWork, MarkKind::TouchesOnPath, MarkKind::MostTouchesOnPath => [ClockStart::FirstTouch, ClockStop::BallDead],
+            MarkKind::LongestRun, MarkKind::ChainSteps, MarkKind::SecondsHeld => [ClockStart::FirstTouch, ClockStop::BallOnGround],
+            MarkKind::RunningTotal => [ClockStart::FirstTouch, ClockStop::Total],
+            MarkKind::TriesForQuota => [ClockStart::FirstTry, ClockStop::LastGood],
+            MarkKind::HitsOfAttempts => [ClockStart::FirstTry, ClockStop::LastBall],
+            MarkKind::TriesToFirstHit => [ClockStart::FirstTry, ClockStop::FirstHit],
+            MarkKind::FarthestDistance, MarkKind::RungReached, MarkKind::ProtocolScore => [ClockStart::Whistle, ClockStop::Whistle],
+        };
+    }
+}
