@@ -11,6 +11,7 @@ use App\Http\Controllers\DrillFileController;
 use App\Http\Controllers\DrillScoreController;
 use App\Http\Controllers\DrillSearchController;
 use App\Http\Controllers\DrillSharingController;
+use App\Http\Controllers\DrillTargetController;
 use App\Http\Controllers\DrillTrialController;
 use App\Http\Controllers\EndSignInController;
 use App\Http\Controllers\InvitationController;
@@ -87,6 +88,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::put('squads/{squad}/drills/{slug}', [DrillController::class, 'update']);
     Route::delete('squads/{squad}/drills/{slug}', [DrillController::class, 'destroy']);
     Route::put('squads/{squad}/drills/{slug}/sharing', DrillSharingController::class);
+    Route::put('squads/{squad}/drills/{slug}/target', DrillTargetController::class);
     Route::get('squads/{squad}/drills/{slug}/file', [DrillFileController::class, 'show']);
     Route::get('squads/{squad}/drills/{slug}/last-time', LastTimeController::class);
     Route::post('squads/{squad}/drills/{slug}/score', DrillScoreController::class);

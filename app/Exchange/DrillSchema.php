@@ -234,6 +234,10 @@ final class DrillSchema
             ),
             'words' => ['type' => 'string', 'maxLength' => 500], 'inHalves' => ['type' => 'boolean'],
             'counts' => self::enum(CountUnit::class), 'owed' => self::enum(OwedSets::class),
+            'fixed' => ['type' => 'array', 'items' => self::object(
+                ['ageGroup' => self::oneOf(AgeGroup::names()), 'number' => self::number(0.0, 9999.0)],
+                ['ageGroup', 'number'],
+            )],
             'protocol' => self::object(
                 [
                     'penalties' => ['type' => 'array', 'minItems' => 1, 'items' => $penalty],

@@ -27,6 +27,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $age_group
  * @property LengthUnit $length_unit
  * @property TargetSchool $target_school
+ * @property string $stretch_percent  how often in a hundred a stretch is reached
+ * @property string $chance_shown  yes or no
  * @property CarbonImmutable|null $season_starts_on
  * @property Ground $ground
  * @property string $foot_wording "other" or "weaker": what the foot that is not the strong one is called
@@ -59,6 +61,8 @@ class Squad extends Model
     protected $attributes = [
         'length_unit' => 'yd',
         'target_school' => 'own-record',
+        'stretch_percent' => '40',
+        'chance_shown' => 'no',
         'ground' => 'grass',
         'foot_wording' => 'other',
         'heading_profile' => 'the-fa-2020',
@@ -72,6 +76,8 @@ class Squad extends Model
         'age_group',
         'length_unit',
         'target_school',
+        'stretch_percent',
+        'chance_shown',
         'season_starts_on',
         'ground',
         'foot_wording',
@@ -95,6 +101,17 @@ class Squad extends Model
         'heat_stop_celsius',
         'version',
     ];
+
+    public function showsChances(): bool
+    {
+        return $this->chance_shown === 'yes';
+    }
+
+    /** Over 0 and under 1. */
+    public function stretchChance(): float
+    {
+        return (int) $this->stretch_percent / 100.0;
+    }
 
     /** @return array<string, string> */
     protected function casts(): array

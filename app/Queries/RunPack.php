@@ -8,6 +8,7 @@ use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Record\Aim;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Support\Collection;
 
@@ -19,6 +20,7 @@ final readonly class RunPack
      * @param  array<string, string>  $lineKeys  block id, item and side → line key
      * @param  array<string, RecordLine>  $lines  by key
      * @param  array<int, array<string, LineReading>>  $readings  player id → line key → reading, of the session's lines
+     * @param  array<string, Aim>  $aims  by line key
      */
     public function __construct(
         public TrainingSession $session,
@@ -27,6 +29,7 @@ final readonly class RunPack
         public array $lineKeys,
         public array $lines,
         public array $readings,
+        public array $aims,
     ) {
     }
 

@@ -7,12 +7,17 @@ namespace App\Queries;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
+use App\Planning\SquadAims;
+use FleetSparrow\Core\Record\Aim;
 use FleetSparrow\Core\Shared\CalendarDate;
 
 final class RunPackQuery
 {
-    public function __construct(private readonly PlanEvaluationQuery $evaluations, private readonly RecordQuery $records)
-    {
+    public function __construct(
+        private readonly PlanEvaluationQuery $evaluations,
+        private readonly RecordQuery $records,
+        private readonly SquadAims $aims,
+    ) {
     }
 
     /** @throws \FleetSparrow\Core\Exception\CoreException If the session cannot be evaluated, as when nobody is coming. */
@@ -26,13 +31,16 @@ final class RunPackQuery
         $wanted = array_values(array_unique($lineKeys));
         $readings = $this->records->readings($playerIds, $wanted);
 
+        $lines = RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all();
+
         return new RunPack(
-            $session,
-            $evaluation,
-            $players,
-            $lineKeys,
-            RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all(),
-            $readings,
+            session: $session,
+            evaluation: $evaluation,
+            players: $players,
+            lineKeys: $lineKeys,
+            lines: $lines,
+            readings: $readings,
+            aims: self::within($session, $this->aims->of($session->squad, $lines)),
         );
     }
 
@@ -47,5 +55,26 @@ final class RunPackQuery
         }
 
         return $keys;
+    }
+
+    /**
+     * What a block's dose ends is no number to beat in it.
+     *
+     * @param  array<string, Aim>  $aims  by line key
+     * @return array<string, Aim>
+     */
+    private static function within(TrainingSession $session, array $aims): array
+    {
+        foreach ($session->blocks as $block) {
+            $planned = $block->coreBlock();
+            foreach ($planned?->lines($session->squad->ballSize()) ?? [] as $line) {
+                $aim = $aims[$line->task->key] ?? null;
+                if ($aim !== null && $planned?->dose !== null) {
+                    $aims[$line->task->key] = $aim->withinDose($line->kind, $planned->dose);
+                }
+            }
+        }
+
+        return $aims;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Planning\SquadAims;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark as CoreMark;
 use FleetSparrow\Core\Record\TryReading;
@@ -17,7 +18,7 @@ use Illuminate\Database\Query\Builder;
 /** Answers "how do you know?" for a record: every try of the line, and everything said of each. */
 final class TriesQuery
 {
-    public function __construct(private readonly RecordQuery $records)
+    public function __construct(private readonly RecordQuery $records, private readonly SquadAims $aims)
     {
     }
 
@@ -47,6 +48,7 @@ final class TriesQuery
             $line,
             $this->records->readings([$player->id], [$lineKey])[$player->id][$lineKey] ?? LineReading::ofDays($line->kind, []),
             array_values(array_map(fn (array $of): array => $this->read($line, $of), $tries)),
+            $this->aims->of($player->squad, [$lineKey => $line])[$lineKey],
         );
     }
 

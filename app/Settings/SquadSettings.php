@@ -51,11 +51,29 @@ final class SquadSettings
                 'grass',
             ),
             Setting::choice('targetSchool', 'target_school', 'Number to beat', 'Own record and one asks for the least that is new; '
-                .'the other schools ask by the last session or by milestones.', [
+                .'the other schools ask by the last session, by milestones, by one number for all, or by what each reaches now and then.', [
                     TargetSchool::OwnRecord->value => 'own record and one',
                     TargetSchool::LastPlusOne->value => 'last session and one',
                     TargetSchool::Milestones->value => 'the next milestone',
+                    TargetSchool::Fixed->value => 'one number for this age, where the drill has one',
+                    TargetSchool::Stretch->value => 'a stretch, out of the last eight days',
                 ], TargetSchool::OwnRecord->value),
+            Setting::choice('stretchPercent', 'stretch_percent', 'A stretch is reached', 'Rarer is harder; a record and one is often '
+                .'rarer than it looks.', [
+                    '60' => 'six times in ten',
+                    '50' => 'five times in ten',
+                    '40' => 'four times in ten',
+                    '30' => 'three times in ten',
+                    '20' => 'two times in ten',
+                ], '40'),
+            Setting::choice(
+                'chanceShown',
+                'chance_shown',
+                'Chances of reaching',
+                'Beside every number to beat how likely it is, where four days or more say so; for coaches, not for children.',
+                ['no' => 'not shown', 'yes' => 'shown'],
+                'no',
+            ),
             Setting::choice(
                 'footWording',
                 'foot_wording',

@@ -34,7 +34,12 @@ final class MarksTest extends FeatureTestCase
         $this->getJson("/api/v1/players/{$this->players[0]->id}")->assertOk()
             ->assertJsonPath('lines.0.record', ['on' => '2026-03-12', 'value' => 13])
             ->assertJsonPath('lines.0.days.0.median', 12)
-            ->assertJsonPath('lines.0.target', ['value' => 14, 'because' => 'own record 13, and one']);
+            ->assertJsonPath('lines.0.target', [
+                'value' => 14,
+                'because' => 'own record 13, and one',
+                'chance' => null,
+                'harder' => null,
+            ]);
         $this->getJson("/api/v1/sessions/{$this->sessionId}/run")->assertOk()
             ->assertJsonPath("standings.{$this->players[0]->id}.{$this->line}.target.value", 14);
     }
@@ -206,5 +211,31 @@ final class MarksTest extends FeatureTestCase
         $this->app->make(ClubContext::class)->actFor($this->coach->club_id);
 
         return Mark::query()->count();
+    }
+
+    public function test_a_squad_sets_the_number_to_beat_of_a_drill_in_its_own_way(): void
+    {
+        $player = $this->players[0]->id;
+        $path = "/api/v1/squads/{$this->squad->id}/drills/sole-taps/target";
+        $target = fn (): mixed => $this->getJson("/api/v1/players/{$player}")->assertOk()->json('lines.0.target');
+        $taps = $this->keptSession('sole-taps');
+        $line = $this->lineKey($taps, $player, 'alternating');
+        $this->send([$this->mark($taps, $line, 1, ['value' => 13])])->assertOk();
+
+        $this->putJson($path, ['school' => 'fixed', 'number' => 35])->assertOk()
+            ->assertJsonPath('target', ['school' => 'fixed', 'number' => 35, 'usual' => 'own-record', 'forAge' => 30]);
+        self::assertSame([35, 'the number for this age'], [$target()['value'], $target()['because']]);
+        // Without a number of its own it is the drill's for the age.
+        $this->putJson($path, ['school' => 'fixed', 'number' => null])->assertOk();
+        self::assertSame(30, $target()['value']);
+        $this->putJson($path, ['school' => 'fixed', 'number' => 5000])->assertStatus(422)->assertJsonPath('fields.0.path', 'number');
+        $this->putJson($path, ['school' => 'guess', 'number' => null])->assertStatus(422)->assertJsonPath('fields.0.path', 'school');
+        $this->putJson($path, ['school' => null, 'number' => null])->assertOk()->assertJsonPath('target.school', null);
+        self::assertSame(14, $target()['value']);
+
+        // Nothing is counted in a drill without a number.
+        $this->putJson(str_replace('sole-taps', 'pull-behind-marker', $path), ['school' => 'stretch', 'number' => null])
+            ->assertStatus(422)
+            ->assertJsonPath('fields.0.message', 'Nothing is counted in this drill.');
     }
 }

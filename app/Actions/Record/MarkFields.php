@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Record;
 
 use App\Exchange\Import\DeviceInstant;
+use App\Models\RecordLine;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Exception\CoreException;
-use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\Bounds;
 use FleetSparrow\Core\Record\MarkValue;
 
 /** Reads the single fields of a mark as a device sent it; what cannot be read is refused. */
@@ -49,14 +50,20 @@ final class MarkFields
     }
 
     /** @param  array<string, mixed>  $item */
-    public static function value(array $item, MarkKind $kind): string
+    public static function value(array $item, RecordLine $line): string
     {
         $value = $item['value'] ?? null;
         if (! is_int($value) && ! is_float($value)) {
             throw new MarkRefused('value', 'A mark needs a number.');
         }
         try {
-            return number_format(MarkValue::of($kind, (float) $value)->value, 1, '.', '');
+            $number = MarkValue::of($line->kind, (float) $value);
+            // A void try counts for nothing, whatever stands beside it.
+            if (($item['isVoid'] ?? false) !== true) {
+                $number->within(Bounds::of($line->kind, $line->task));
+            }
+
+            return number_format($number->value, 2, '.', '');
         } catch (CoreException $refusal) {
             throw new MarkRefused($refusal->reason(), $refusal->getMessage());
         }

@@ -190,7 +190,7 @@ final class MarkReader
             'line_key' => $line->line_key,
             'try_number' => MarkFields::tryNumber($item),
             'supersedes' => MarkFields::superseded($item),
-            'value' => MarkFields::value($item, $line->kind),
+            'value' => MarkFields::value($item, $line),
             'is_void' => ($item['isVoid'] ?? false) === true,
             'is_disputed' => ($item['isDisputed'] ?? false) === true,
             'reason' => MarkFields::reason($item),

@@ -14,6 +14,7 @@ use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\OpenApi\Put;
+use App\Planning\SquadAims;
 use App\Queries\RecordQuery;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
@@ -23,15 +24,16 @@ use Illuminate\Support\Facades\Gate;
 class PlayerController extends Controller
 {
     #[Get('/players/{player}', 'One player: marks by line, records, next targets.', answers: 'PlayerPage')]
-    public function show(Player $player, RecordQuery $records): JsonResponse
+    public function show(Player $player, RecordQuery $records, SquadAims $aims): JsonResponse
     {
         Gate::authorize('view', $player->squad);
         $readings = $records->readings([$player->id])[$player->id] ?? [];
         $lines = $records->lines();
+        $own = $aims->of($player->squad, $lines);
         $standings = array_map(
             fn (string $key, LineReading $reading): array => [
                 'line' => LineResource::line($lines[$key], $player->squad->length_unit),
-            ] + LineResource::standing($reading, $player->squad->target_school),
+            ] + LineResource::standing($reading, $own[$key], $player->squad->showsChances()),
             array_keys($readings),
             $readings,
         );

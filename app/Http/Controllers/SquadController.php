@@ -12,8 +12,8 @@ use App\Models\RecordLine;
 use App\Models\Squad;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
+use App\Planning\SquadAims;
 use App\Queries\RecordQuery;
-use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -21,11 +21,12 @@ use Illuminate\Support\Facades\Gate;
 class SquadController extends Controller
 {
     #[Get('/squads/{squad}', 'Everyone, and how each stands on each record line against their own past.', answers: 'SquadBoard')]
-    public function show(Request $request, Squad $squad, RecordQuery $records): JsonResponse
+    public function show(Request $request, Squad $squad, RecordQuery $records, SquadAims $aims): JsonResponse
     {
         Gate::authorize('view', $squad);
         $players = $squad->players;
         $readings = $records->readings(array_values(array_map(intval(...), $players->modelKeys())));
+        $own = $aims->of($squad, $records->lines());
         $lines = array_map(fn (RecordLine $line): array => LineResource::line($line, $squad->length_unit), array_values($records->lines()));
         usort(
             $lines,
@@ -40,10 +41,7 @@ class SquadController extends Controller
             'players' => $players->map(PlayerResource::of(...))->all(),
             'lines' => $lines,
             'standings' => (object) array_map(
-                fn (array $ofPlayer): object => (object) array_map(
-                    fn (LineReading $reading): array => LineResource::standing($reading, $squad->target_school),
-                    $ofPlayer,
-                ),
+                fn (array $ofPlayer): object => (object) LineResource::standings($ofPlayer, $own, $squad->showsChances()),
                 $readings,
             ),
         ]);

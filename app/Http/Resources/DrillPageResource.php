@@ -8,11 +8,14 @@ use App\Models\DrillVersion;
 use App\Models\MoveVersion;
 use App\Models\Squad;
 use App\OpenApi\Shape;
+use FleetSparrow\Core\Shared\AgeGroup;
+use Illuminate\Support\Facades\DB;
 
 /** A drill with its fields as a file writes them, and whose it is: null where it is the book's. */
 #[Shape('Ownership', ['version' => 'int', 'isShared' => 'bool', 'squadName' => 'string', 'mayChange' => 'bool', 'copiedFrom' => 'string?'])]
 #[Shape('DrillOfPage', ['needs' => 'MoveRef[]'], extends: 'Drill')]
-#[Shape('DrillPage', ['drill' => 'DrillOfPage', 'fields' => 'object', 'own' => 'Ownership?'])]
+#[Shape('DrillPage', ['drill' => 'DrillOfPage', 'fields' => 'object', 'own' => 'Ownership?', 'target' => 'TargetOfDrill'])]
+#[Shape('TargetOfDrill', ['school' => 'string?', 'number' => 'number?', 'usual' => 'string', 'forAge' => 'number?'])]
 final class DrillPageResource
 {
     /**
@@ -34,6 +37,20 @@ final class DrillPageResource
                 )->all());
     }
 
+    /** @return array<string, mixed> how the squad sets the number to beat here, and the one number there is for its age */
+    private static function target(DrillVersion $version, Squad $squad): array
+    {
+        $own = DB::table('drill_targets')->where(['squad_id' => $squad->id, 'drill_slug' => $version->slug])->first();
+        $age = AgeGroup::tryOf($squad->age_group);
+
+        return [
+            'school' => $own === null ? null : (string) $own->school,
+            'number' => $own?->number === null ? null : (float) $own->number,
+            'usual' => $squad->target_school->value,
+            'forAge' => $age === null ? null : $version->drill()->rule?->fixedFor($age),
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function of(DrillVersion $version, Squad $squad): array
     {
@@ -49,6 +66,7 @@ final class DrillPageResource
                 'mayChange' => $own->squad_id === $squad->id,
                 'copiedFrom' => $own->copied_from,
             ],
+            'target' => self::target($version, $squad),
         ];
     }
 }

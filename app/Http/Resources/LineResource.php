@@ -6,6 +6,8 @@ namespace App\Http\Resources;
 
 use App\Models\RecordLine;
 use App\OpenApi\Shape;
+use FleetSparrow\Core\Record\Aim;
+use FleetSparrow\Core\Record\Bounds;
 use FleetSparrow\Core\Record\ClockStart;
 use FleetSparrow\Core\Record\ClockStop;
 use FleetSparrow\Core\Record\Condition;
@@ -14,7 +16,6 @@ use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Record\Target;
-use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Record\VoidReason;
 use FleetSparrow\Core\Shared\LengthUnit;
 
@@ -27,7 +28,7 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('LineRule', ['starts?' => 'string', 'stops?' => 'string', 'countsOnlyIf?' => 'string', 'voids?' => 'string', 'fault?' => 'string'])]
 #[Shape('LineDay', ['on' => 'date', 'best' => 'number', 'median' => 'number', 'tries' => 'int', 'openTries' => 'int'])]
 #[Shape('LineRecord', ['on' => 'date', 'value' => 'number'])]
-#[Shape('Target', ['value' => 'number', 'because' => 'string'])]
+#[Shape('Target', ['value' => 'number', 'because' => 'string', 'chance' => 'number?', 'harder' => 'string?'])]
 #[Shape('Standing', ['days' => 'LineDay[]', 'record' => 'LineRecord?', 'target' => 'Target?', 'openTries' => 'int'])]
 #[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
 #[Shape('PlayerPage', ['squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]'], extends: 'Player')]
@@ -50,6 +51,8 @@ final class LineResource
     /** @return array<string, mixed> */
     public static function line(RecordLine $line, LengthUnit $unit): array
     {
+        $bounds = Bounds::of($line->kind, $line->task);
+
         return [
             'key' => $line->line_key,
             'drillSlug' => $line->drill_slug,
@@ -59,18 +62,36 @@ final class LineResource
             'unit' => $line->kind->unit(),
             'better' => $line->kind->better()->value,
             'step' => $line->kind->step(),
-            'least' => $line->kind->measure()->least,
-            'most' => $line->kind->measure()->most,
+            'least' => $bounds->least,
+            'most' => $bounds->most,
             'window' => self::window($line, $unit),
             'rule' => (object) self::rule(is_array($line->task['rule'] ?? null) ? $line->task['rule'] : []),
         ];
     }
 
-    /** @return array<string, mixed> */
-    public static function standing(LineReading $reading, TargetSchool $school): array
+    /**
+     * @param  array<string, LineReading>  $readings  line key → reading
+     * @param  array<string, Aim>  $aims  by line key
+     * @return array<string, array<string, mixed>>
+     */
+    public static function standings(array $readings, array $aims, bool $withChance): array
+    {
+        $standings = [];
+        foreach ($readings as $key => $reading) {
+            $standings[$key] = self::standing($reading, $aims[$key], $withChance);
+        }
+
+        return $standings;
+    }
+
+    /**
+     * @param  bool  $withChance  whether the squad wants to see how likely a target is
+     * @return array<string, mixed>
+     */
+    public static function standing(LineReading $reading, Aim $aim, bool $withChance): array
     {
         $record = $reading->recordDay();
-        $target = Target::of($reading, $school);
+        $target = Target::of($reading, $aim);
 
         return [
             'days' => array_map(
@@ -84,7 +105,12 @@ final class LineResource
                 $reading->days,
             ),
             'record' => $record === null ? null : ['on' => $record->on->iso(), 'value' => $record->best],
-            'target' => $target === null ? null : ['value' => $target->value, 'because' => $target->because],
+            'target' => $target === null ? null : [
+                'value' => $target->value,
+                'because' => $target->because,
+                'chance' => $withChance && $target->chance !== null ? round($target->chance, 2) : null,
+                'harder' => $target->harder,
+            ],
             'openTries' => array_sum($reading->openTries),
         ];
     }

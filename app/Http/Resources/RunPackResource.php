@@ -9,7 +9,6 @@ use App\Models\SessionBlock;
 use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Tenancy\ClubDay;
-use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Timeline\Segment;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
@@ -59,9 +58,10 @@ final class RunPackResource
                 array_intersect_key($pack->lines, $used),
             ),
             'standings' => (object) array_map(
-                fn (array $lines): object => (object) array_map(
-                    fn (LineReading $reading): array => LineResource::standing($reading, $pack->session->squad->target_school),
+                fn (array $lines): object => (object) LineResource::standings(
                     array_intersect_key($lines, $used),
+                    $pack->aims,
+                    $pack->session->squad->showsChances(),
                 ),
                 $pack->readings,
             ),

@@ -43,7 +43,7 @@ final class TriesResource
             'playerId' => $tries->player->id,
             'playerName' => $tries->player->name,
             'line' => LineResource::line($tries->line, $unit),
-            'standing' => LineResource::standing($tries->reading, $tries->player->squad->target_school),
+            'standing' => LineResource::standing($tries->reading, $tries->aim, $tries->player->squad->showsChances()),
             'tries' => array_map(fn (array $try): array => ['marks' => array_map(self::mark(...), $try['marks'])] + $try, $tries->tries),
         ];
     }

@@ -20,7 +20,7 @@ final readonly class StreakDose implements PlainDose
 
     public const KIND = 'streak';
 
-    private function __construct(private int $goal, private SetsAndRest $pattern, private ?float $limitSeconds)
+    private function __construct(public int $goal, private SetsAndRest $pattern, private ?float $limitSeconds)
     {
     }
 

@@ -19,7 +19,7 @@ final readonly class TriesDose implements PlainDose
 
     public const KIND = 'tries';
 
-    private function __construct(private int $balls, public bool $untilHit, private SetsAndRest $pattern)
+    private function __construct(public int $balls, public bool $untilHit, private SetsAndRest $pattern)
     {
     }
 

@@ -30,4 +30,12 @@ final readonly class MarkValue
 
         return new self($kind, round($value, 2));
     }
+
+    /** @throws InvalidRecord If no number of this line can be so, as 12 of 10 cannot. */
+    public function within(Bounds $bounds): void
+    {
+        if (! $bounds->hold($this->value)) {
+            throw InvalidRecord::outOfRange($this->kind->measure()->subject, $bounds->least, $bounds->most);
+        }
+    }
 }

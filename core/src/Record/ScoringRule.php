@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Record;
 
+use FleetSparrow\Core\Shared\AgeGroup;
+
 /**
  * How a number comes about; shown before a try. The codes are part of the record line, the words are not: mending a sentence
  * changes no record.
@@ -18,6 +20,7 @@ final readonly class ScoringRule
      * @param  bool  $inHalves  whether the count is split in two, to see whether the second half is as good; changes no record
      * @param  Protocol|null  $protocol  the penalties of a protocol score
      * @param  OwedSets  $owed  which sets are written down; changes no record
+     * @param  array<int, float>  $fixed  age group, as under so many years → the one number for it; changes no record
      */
     public function __construct(
         public MarkKind $kind,
@@ -33,6 +36,7 @@ final readonly class ScoringRule
         public ?Protocol $protocol = null,
         public CountUnit $counts = CountUnit::Rep,
         public OwedSets $owed = OwedSets::Best,
+        public array $fixed = [],
     ) {
     }
 
@@ -60,6 +64,14 @@ final readonly class ScoringRule
             'protocol' => $this->protocol?->fields(),
             // Reps are what every rule counted before there was a choice: their lines stay.
         ] + ($this->counts === CountUnit::Rep ? [] : ['counts' => $this->counts->value]);
+    }
+
+    /** The one number for an age: that of the oldest group named that is no older; an older one's is no target for the young. */
+    public function fixedFor(AgeGroup $age): ?float
+    {
+        $groups = array_filter(array_keys($this->fixed), static fn (int $under): bool => $under <= $age->under);
+
+        return $groups === [] ? null : $this->fixed[max($groups)];
     }
 
     /** What counts, in words; empty when every rep does. */

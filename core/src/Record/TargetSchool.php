@@ -10,4 +10,10 @@ enum TargetSchool: string
     case OwnRecord = 'own-record';
     case LastPlusOne = 'last-plus-one';
     case Milestones = 'milestones';
+
+    /** One number for everybody of an age. */
+    case Fixed = 'fixed';
+
+    /** What this player reaches with a chance that the squad has chosen. */
+    case Stretch = 'stretch';
 }

@@ -10,8 +10,10 @@ use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidRecord;
+use FleetSparrow\Core\Record\Aim;
 use FleetSparrow\Core\Record\BestCheck;
 use FleetSparrow\Core\Record\Better;
+use FleetSparrow\Core\Record\Bounds;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark;
 use FleetSparrow\Core\Record\MarkKind;
@@ -241,7 +243,7 @@ final class RecordTest extends TestCase
         ?float $value,
         string $because,
     ): void {
-        $target = Target::of(self::reading($kind, $marks), $school);
+        $target = Target::of(self::reading($kind, $marks), new Aim($school, Bounds::ofKind($kind)));
 
         self::assertSame($value, $target?->value);
         self::assertSame($because, $target->because ?? '');
@@ -257,7 +259,7 @@ final class RecordTest extends TestCase
             [$least, $most] = [$kind->measure()->least + 1, $kind->measure()->most - 1];
             $values = array_map(fn (int $value): float => max($least, min($most, (float) $value)), $values);
             $reading = self::reading($kind, ['2026-03-03' => $values]);
-            $target = Target::of($reading, TargetSchool::OwnRecord);
+            $target = Target::of($reading, new Aim(TargetSchool::OwnRecord, Bounds::ofKind($kind)));
             self::assertNotNull($target);
             self::assertTrue($kind->better()->prefers($target->value, $reading->recordDay()->best ?? 0.0));
         });

@@ -13,16 +13,20 @@ use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\FaultCost;
 use FleetSparrow\Core\Record\FaultKind;
 use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Record\MarkValue;
 use FleetSparrow\Core\Record\OwedSets;
 use FleetSparrow\Core\Record\Penalty;
 use FleetSparrow\Core\Record\Protocol;
 use FleetSparrow\Core\Record\ScoringRule;
 use FleetSparrow\Core\Record\VoidReason;
+use FleetSparrow\Core\Shared\AgeGroup;
 
 /** Reads how a number comes about. */
 final class ScoringReader
 {
-    public const FIELDS = ['kind', 'starts', 'stops', 'countsIf', 'voids', 'fault', 'words', 'inHalves', 'protocol', 'counts', 'owed'];
+    public const FIELDS = [
+        'kind', 'starts', 'stops', 'countsIf', 'voids', 'fault', 'words', 'inHalves', 'protocol', 'counts', 'owed', 'fixed',
+    ];
 
     /** @throws InvalidDrill|InvalidRecord If a field says something that cannot be counted. */
     public static function read(BookFields $read): ScoringRule
@@ -47,7 +51,20 @@ final class ScoringReader
             protocol: $read->has('protocol') ? self::protocol($read->object('protocol')) : null,
             counts: $read->choice('counts', CountUnit::class, CountUnit::Rep),
             owed: $read->choice('owed', OwedSets::class, OwedSets::Best),
+            fixed: self::fixed($read, $kind),
         );
+    }
+
+    /** @return array<int, float> age group → the one number for it */
+    private static function fixed(BookFields $read, MarkKind $kind): array
+    {
+        $fixed = [];
+        foreach ($read->entries('fixed') as $one) {
+            $age = AgeGroup::of($one->text('ageGroup', most: 3));
+            $fixed[$age->under] = MarkValue::of($kind, $one->number('number', 0.0, 9999.0))->value;
+        }
+
+        return $fixed;
     }
 
     /**

@@ -12,6 +12,7 @@ import { StitchLine } from '../../shared/ui/Stitches';
 import { WalkedDrawing } from '../../shared/ui/WalkedDrawing';
 import { DrillActs } from './DrillActs';
 import { DrillLadder } from './DrillLadder';
+import { DrillTarget } from './DrillTarget';
 import { ScoreSheet } from './ScoreSheet';
 
 export function DrillPage() {
@@ -68,6 +69,7 @@ function Shown({ page }: { page: DrillPageData }) {
             </p>
           </section>
           {drill.penalties.length > 0 && <ScoreSheet drill={drill} />}
+          <DrillTarget key={drill.slug} page={page} />
           {drill.note && <p className="quiet">{drill.note}</p>}
         </div>
         <Words drill={drill} />

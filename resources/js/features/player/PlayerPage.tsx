@@ -106,6 +106,8 @@ function NextTargets({ lines }: { lines: PlayerLine[] }) {
               <br />
               <span className="quiet">
                 {line.window} · {target?.because}
+                {target?.chance != null && `, about ${Math.round(target.chance * 10)} times in 10`}
+                {target?.harder && <> · {target.harder}</>}
               </span>
             </span>
             <span className="num" style={{ fontSize: '1.7rem' }}>

@@ -85,6 +85,8 @@ export const changeDrill = (squadId: number, slug: string, version: number, fiel
 export const retireDrill = (squadId: number, slug: string) => callApi(pathOf(squadId, slug), z.undefined(), { method: 'DELETE' });
 export const shareDrill = (squadId: number, slug: string, isShared: boolean) =>
   callApi(`${pathOf(squadId, slug)}/sharing`, drillPage, { method: 'PUT', body: { isShared } });
+export const keepDrillTarget = (squadId: number, slug: string, target: { school: string | null; number: number | null }) =>
+  callApi(`${pathOf(squadId, slug)}/target`, drillPage, { method: 'PUT', body: target });
 export const importDrills = (squadId: number, file: string) => callApi(`/squads/${squadId}/drill-files`, drillsTaken, { method: 'POST', text: file });
 export const scoreOf = (squadId: number, slug: string, seconds: number, counts: Record<string, number>) =>
   callApi(`${pathOf(squadId, slug)}/score`, score, { method: 'POST', body: { seconds, counts } });

@@ -56,6 +56,8 @@ export const drillPage = z.object({
   drill: drill.extend({ needs: z.array(moveRef) }),
   fields: drillFields,
   own: z.object({ version: z.number(), isShared: z.boolean(), squadName: z.string(), mayChange: z.boolean(), copiedFrom: z.string().nullable() }).nullable(),
+  /** How the squad sets the number to beat here; null for as it usually does. */
+  target: z.object({ school: z.string().nullable(), number: z.number().nullable(), usual: z.string(), forAge: z.number().nullable() }),
 });
 export const drillTrial = z.object({
   fields: drillFields,

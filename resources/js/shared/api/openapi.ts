@@ -196,6 +196,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/drills/{slug}/target": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** How the squad sets the number to beat of this drill; without a school as it usually does. */
+        put: operations["putSquadsSquadDrillsSlugTarget"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/drill-trials": {
         parameters: {
             query?: never;
@@ -1016,6 +1033,10 @@ export interface components {
             from: string | null;
             scaleTo?: string | null;
         };
+        DrillTarget: {
+            school: string | null;
+            number: number | null;
+        };
         InvitationFields: {
             email: string;
             /** @enum {string} */
@@ -1083,6 +1104,13 @@ export interface components {
             drill: components["schemas"]["DrillOfPage"];
             fields: Record<string, never>;
             own: components["schemas"]["Ownership"] | null;
+            target: components["schemas"]["TargetOfDrill"];
+        };
+        TargetOfDrill: {
+            school: string | null;
+            number: number | null;
+            usual: string;
+            forAge: number | null;
         };
         Dose: {
             /** @enum {string} */
@@ -1535,6 +1563,8 @@ export interface components {
         Target: {
             value: number;
             because: string;
+            chance: number | null;
+            harder: string | null;
         };
         Standing: {
             days: components["schemas"]["LineDay"][];
@@ -2486,6 +2516,42 @@ export interface operations {
         };
         responses: {
             /** @description Shows a drill of the squad's own to the club's other squads, or no longer. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSquadsSquadDrillsSlugTarget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillTarget"];
+            };
+        };
+        responses: {
+            /** @description How the squad sets the number to beat of this drill; without a school as it usually does. */
             200: {
                 headers: {
                     [name: string]: unknown;

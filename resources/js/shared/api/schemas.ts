@@ -328,7 +328,10 @@ export const recordLine = z.object({
 export const standing = z.object({
   days: z.array(z.object({ on: z.string(), best: z.number(), median: z.number(), tries: z.number(), openTries: z.number() })),
   record: z.object({ on: z.string(), value: z.number() }).nullable(),
-  target: z.object({ value: z.number(), because: z.string() }).nullable(),
+  /** The number to beat; how likely it is where the squad wants to see it, and what would be harder where it is the best there can be. */
+  target: z
+    .object({ value: z.number(), because: z.string(), chance: z.number().nullable().default(null), harder: z.string().nullable().default(null) })
+    .nullable(),
   openTries: z.number(),
 });
 const standings = z.record(z.string(), z.record(z.string(), standing));

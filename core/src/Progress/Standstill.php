@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Progress;
+
+use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Shared\CalendarDate;
+
+/** Whether a player is stuck: the record has stood for three weeks or more, and four later days or more did not better it (default). */
+final readonly class Standstill
+{
+    private const DAYS = 21;
+
+    private const SESSIONS = 4;
+
+    private function __construct(public float $value, public CalendarDate $since, public int $sessions)
+    {
+    }
+
+    /** Null where nothing stands still, or what cannot be bettered does. */
+    public static function of(LineReading $line): ?self
+    {
+        [$record, $last] = [$line->recordDay(), $line->lastDay()];
+        if ($record === null || $last === null || $record->on->daysUntil($last->on) < self::DAYS) {
+            return null;
+        }
+        $later = count(array_filter($line->days, static fn ($day): bool => $day->on->compareTo($record->on) > 0));
+
+        return $later < self::SESSIONS ? null : new self($record->best, $record->on, $later);
+    }
+}
