@@ -10,6 +10,8 @@ use App\Models\User;
 use App\Queries\MoveQuery;
 use App\Queries\SquadBasisQuery;
 use App\Tenancy\ClubContext;
+use Bench\Rubric;
+use FleetSparrow\Core\Advice\RubricRule;
 use FleetSparrow\Core\Book\DrillFilter;
 use FleetSparrow\Core\Book\DrillIndex;
 use FleetSparrow\Core\Builder\BuildRequest;
@@ -51,6 +53,7 @@ use Illuminate\Support\Facades\DB;
  */
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Rubric.php';
 
 const ROUNDS = 60;
 
@@ -381,6 +384,19 @@ foreach ([
 ] as $name => $work) {
     $milliseconds = $median(fn (): float => $core($work), str_starts_with($name, 'propose') ? 5 : 20);
     printf("%-34s %9.2f %8.2f\n", $name, $milliseconds, $milliseconds / $unit);
+}
+
+$rubric = (new Rubric)->of(...($isShort ? [[Family::Turning], [7], [45]] : [Family::cases()]));
+printf(
+    "\n%d proposals of %d requests: mean score %.3f, %d openers, %.1f%% of reasons without a person, day or number\n",
+    $rubric->sessions,
+    $rubric->requests,
+    $rubric->meanScore(),
+    count($rubric->openers),
+    100.0 * $rubric->bareShare(),
+);
+foreach ($rubric->missed as $rule => $count) {
+    printf("missed: %-44s %6.1f%%\n", RubricRule::from($rule)->words(), 100.0 * $count / max(1, $rubric->sessions));
 }
 
 $manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true, 16, JSON_THROW_ON_ERROR);

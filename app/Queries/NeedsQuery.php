@@ -8,7 +8,11 @@ use App\Models\Club;
 use App\Models\Squad;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Builder\Needs;
+use FleetSparrow\Core\Builder\Noted;
+use FleetSparrow\Core\Progress\FootRatio;
+use FleetSparrow\Core\Progress\Standstill;
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
 
 /** What the season so far says a squad needs on a day. */
@@ -17,8 +21,14 @@ final class NeedsQuery
     /** Sessions whose touches say how the feet are shared lately. */
     private const LATELY_DAYS = 35;
 
-    public function __construct(private readonly LadderQuery $ladders, private readonly DrillBookQuery $book)
-    {
+    /** The other foot under so many hundredths of the strong one is behind; this tool's own value. */
+    private const BEHIND_PERCENT = 80.0;
+
+    public function __construct(
+        private readonly LadderQuery $ladders,
+        private readonly DrillBookQuery $book,
+        private readonly RecordQuery $records,
+    ) {
     }
 
     /** @param  list<int>  $playerIds  those coming */
@@ -47,16 +57,82 @@ final class NeedsQuery
             }
         }
 
+        $next = $this->nextRungs($squad, $playerIds);
+        ['stuck' => $stuck, 'behind' => $behind] = $this->standing($squad, $playerIds);
+
         return new Needs(
-            $families,
-            $drills,
-            $lastTime,
-            $this->weakerShare($squad, $day),
-            $this->nextRungs($squad, $playerIds),
-            $this->records($playerIds),
+            familyDaysAgo: $families,
+            drillDaysAgo: $drills,
+            lastTime: $lastTime,
+            weakerShare: $this->weakerShare($squad, $day),
+            nextRungs: array_map(count(...), $next),
+            records: $this->records($playerIds),
             // Before the first session nobody keeps count, and nothing is held back.
-            $drills === [] ? null : $this->book->index($squad)->movesOf(array_keys($drills)),
+            movesMet: $drills === [] ? null : $this->book->index($squad)->movesOf(array_keys($drills)),
+            nextFor: $next,
+            stuck: $stuck,
+            behind: $behind,
+            sessions: $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
+                ->where('starts_at_utc', '<', $club->instant("{$day->iso()}T00:00"))->count(),
         );
+    }
+
+    /**
+     * Who stands still on a line, and whose other foot is behind on twin lines.
+     *
+     * @param  list<int>  $playerIds
+     * @return array{stuck: array<string, list<Noted>>, behind: array<string, list<Noted>>} by drill, the longest first, the furthest first
+     */
+    private function standing(Squad $squad, array $playerIds): array
+    {
+        $readings = $this->records->readings($playerIds);
+        $lines = $this->records->lines();
+        [$stuck, $behind] = [[], []];
+        foreach ($squad->players->whereIn('id', $playerIds) as $player) {
+            $twins = [];
+            foreach ($readings[$player->id] ?? [] as $key => $reading) {
+                $line = $lines[$key];
+                $still = Standstill::of($reading);
+                if ($still !== null) {
+                    $stuck[$line->drill_slug][] = new Noted($player->name, $still->value, $still->since);
+                }
+                $twins[json_encode(array_diff_key($line->task, ['side' => null]), JSON_THROW_ON_ERROR)][$line->side->value] = $key;
+            }
+            foreach ($player->strong_foot === StrongFoot::Both ? [] : $twins as $sides) {
+                $isRight = $player->strong_foot === StrongFoot::Right;
+                [$strong, $weaker] = [$sides[$isRight ? 'R' : 'L'] ?? null, $sides[$isRight ? 'L' : 'R'] ?? null];
+                $ratio = $strong === null || $weaker === null
+                    ? null
+                    : FootRatio::of($readings[$player->id][$strong], $readings[$player->id][$weaker]);
+                if ($ratio !== null && 100.0 * $ratio->ratio < self::BEHIND_PERCENT) {
+                    $behind[$lines[$weaker]->drill_slug][] = new Noted($player->name, 100.0 * $ratio->ratio);
+                }
+            }
+        }
+        $longest = static fn (Noted $a, Noted $b): int => ($a->since?->iso() ?? '') <=> ($b->since?->iso() ?? '');
+        $furthest = static fn (Noted $a, Noted $b): int => $a->value <=> $b->value;
+
+        return ['stuck' => self::sorted($stuck, $longest), 'behind' => self::sorted($behind, $furthest)];
+    }
+
+    /**
+     * One word for each player.
+     *
+     * @param  array<string, list<Noted>>  $noted
+     * @param  callable(Noted, Noted): int  $order
+     * @return array<string, list<Noted>>
+     */
+    private static function sorted(array $noted, callable $order): array
+    {
+        return array_map(static function (array $some) use ($order): array {
+            usort($some, $order);
+            $named = [];
+            foreach ($some as $one) {
+                $named[$one->name] ??= $one;
+            }
+
+            return array_values($named);
+        }, $noted);
     }
 
     private function weakerShare(Squad $squad, CalendarDate $day): ?float
@@ -72,16 +148,17 @@ final class NeedsQuery
 
     /**
      * @param  list<int>  $playerIds
-     * @return array<string, int> slug → players for whom it is the next rung
+     * @return array<string, list<string>> slug → names of those for whom it is the next rung
      */
     private function nextRungs(Squad $squad, array $playerIds): array
     {
         $next = [];
+        $names = $squad->players->pluck('name', 'id');
         foreach ($this->ladders->ladders($squad) as ['ladder' => $ladder, 'places' => $places]) {
-            foreach (array_intersect_key($places, array_flip($playerIds)) as $place) {
+            foreach (array_intersect_key($places, array_flip($playerIds)) as $playerId => $place) {
                 $slug = $place->rung === null ? null : $ladder->rungs[$place->rung]->drill;
                 if ($slug !== null) {
-                    $next[$slug] = ($next[$slug] ?? 0) + 1;
+                    $next[$slug][] = (string) $names[$playerId];
                 }
             }
         }

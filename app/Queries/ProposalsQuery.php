@@ -79,15 +79,23 @@ final class ProposalsQuery
             bans: $asked['bans'],
             joined: $asked['wish'] === Wish::JoinTwo ? $this->joined($squad, $asked['joinedSessionIds']) : null,
             seen: $asked['seen'],
-            seed: $asked['seed'],
+            seed: self::seed($squad, $day, $asked['seed']),
             underAge: AgeGroup::tryOf($squad->age_group)?->under,
         );
         $answer = SessionBuilder::propose($request);
 
         return [
-            'answer' => new BuildAnswer($answer->proposals, [...$refusals, ...$answer->refusals], $answer->theme, $answer->slotMinutes),
+            'answer' => $answer->refusing($refusals),
             'versions' => $versions,
         ];
+    }
+
+    /** Another for every squad and week, so that not everybody begins with the same drill every time. */
+    private static function seed(Squad $squad, CalendarDate $day, int $asked): int
+    {
+        $week = intdiv(CalendarDate::fromIso('2024-01-01')->daysUntil($day), 7);
+
+        return (int) hexdec(hash('crc32b', "{$squad->id} {$week} {$asked}"));
     }
 
     /**

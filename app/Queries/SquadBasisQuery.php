@@ -45,7 +45,7 @@ final class SquadBasisQuery
 
         return new SquadBasis(
             array_map(StrongFoot::from(...), $kept['strongFeet']),
-            AgeGroup::tryOf($squad->age_group)?->ofPlayers($kept['birthYears']) ?? [],
+            self::ages($squad, array_keys($kept['strongFeet']), $kept['birthYears']),
             $kept['knownDrills'],
             ClockRules::chosen(
                 $squad->clockSeconds(),
@@ -69,6 +69,20 @@ final class SquadBasisQuery
         }
 
         return ['strongFeet' => $feet, 'birthYears' => $years];
+    }
+
+    /**
+     * Whose birth year is not known is of the squad's own group.
+     *
+     * @param  list<int>  $playerIds
+     * @param  array<int, int>  $birthYears
+     * @return array<int, AgeGroup>
+     */
+    private static function ages(Squad $squad, array $playerIds, array $birthYears): array
+    {
+        $own = AgeGroup::tryOf($squad->age_group);
+
+        return $own === null ? [] : $own->ofPlayers($birthYears) + array_fill_keys($playerIds, $own);
     }
 
     /** @return list<string> */

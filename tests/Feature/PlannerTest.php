@@ -252,7 +252,7 @@ final class PlannerTest extends FeatureTestCase
             ),
             'words',
         );
-        self::assertNotContains('First touch has not been done this season.', $reasons);
+        self::assertNotContains('First touch is new this season.', $reasons);
     }
 
     public function test_three_sessions_are_proposed_and_what_is_taken_can_be_kept(): void
@@ -264,7 +264,7 @@ final class PlannerTest extends FeatureTestCase
         $blocks = array_map(
             fn (array $block, int $i): array => array_intersect_key(
                 $block,
-                array_flip(['kind', 'title', 'minutes', 'drillVersionId', 'dose', 'tempo', 'stations']),
+                array_flip(['kind', 'title', 'minutes', 'drillVersionId', 'dose', 'tempo', 'stations', 'counted']),
             ) + ['id' => "b{$i}"],
             $answer['proposals'][0]['blocks'],
             array_keys($answer['proposals'][0]['blocks']),
@@ -324,7 +324,7 @@ final class PlannerTest extends FeatureTestCase
             [],
             array_filter(
                 array_column(array_merge([], ...array_column($again, 'reasons')), 'words'),
-                fn (string $words): bool => str_contains($words, 'has not been done this season'),
+                fn (string $words): bool => str_contains($words, 'was in none of the 2 sessions so far'),
             ),
         );
         $this->actingAs($this->stranger)

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange\Export;
 
 use FleetSparrow\Core\Advice\Cut;
+use FleetSparrow\Core\Advice\Remark;
 use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Organisation\Duty;
@@ -65,6 +66,12 @@ final class EvaluationJson
             ),
             'stillOverSeconds' => round($evaluation->cuts->stillOverSeconds),
             'warnings' => array_map(self::warning(...), $evaluation->warnings),
+            'remarks' => array_map(static fn (Remark $one): array => [
+                'rule' => $one->rule->value,
+                'sentence' => $one->sentence,
+                'cure' => $one->cure,
+                'blockId' => $one->blockId,
+            ], $evaluation->rating?->said() ?? []),
             'kit' => [
                 'markers' => (object) $evaluation->kit->markersByColour,
                 'equipment' => (object) $evaluation->kit->equipment,

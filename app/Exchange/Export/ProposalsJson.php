@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange\Export;
 
 use FleetSparrow\Core\Builder\BuildAnswer;
+use FleetSparrow\Core\Builder\LeftOut;
 use FleetSparrow\Core\Builder\Proposal;
 use FleetSparrow\Core\Builder\ProposedBlock;
 use FleetSparrow\Core\Builder\Reason;
@@ -18,7 +19,8 @@ final class ProposalsJson
 
     /**
      * @return array{theme: string, slotMinutes: int, proposals: list<array{worth: float, notes: list<string>,
-     *     blocks: list<array{drill: string|null, ...}>, evaluation: array<string, mixed>}>, refusals: list<array<string, string>>}
+     *     blocks: list<array{drill: string|null, ...}>, evaluation: array<string, mixed>}>, refusals: list<array<string, string>>,
+     *     leftOut: list<array<string, string>>}
      */
     public static function of(BuildAnswer $answer): array
     {
@@ -30,6 +32,7 @@ final class ProposalsJson
                 fn (Refusal $one): array => ['wish' => $one->wish, 'reason' => $one->reason, 'instead' => $one->instead],
                 $answer->refusals,
             ),
+            'leftOut' => array_map(static fn (LeftOut $one): array => ['drill' => $one->drill, 'why' => $one->why], $answer->leftOut),
         ];
     }
 
@@ -58,6 +61,7 @@ final class ProposalsJson
             'dose' => $block->dose?->fields(),
             'tempo' => $block->drill === null ? null : $block->tempo->value,
             'stations' => $block->stations,
+            'counted' => $block->counted?->name(),
             'phase' => $proposed->phase?->words(),
             'reasons' => array_map(
                 fn (Reason $one): array => [

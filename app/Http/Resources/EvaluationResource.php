@@ -71,11 +71,12 @@ use FleetSparrow\Core\Timeline\Segment;
     'stationMetres' => 'StationSize?', 'ages' => 'AgeDose[]', 'counts' => 'string?',
     'mayCount' => 'MayCount[]',
 ])]
+#[Shape('Remark', ['rule' => 'string', 'sentence' => 'string', 'cure' => 'string', 'blockId' => 'string?'])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',
     'chanceInSlot' => 'number', 'touches' => 'Touches', 'blocks' => 'BlockEvaluation[]', 'cuts' => 'Cut[]',
     'stillOverSeconds' => 'number', 'warnings' => 'Warning[]',
-    'kit' => 'KitList', 'players' => 'PlayerShare[]',
+    'remarks' => 'Remark[]', 'kit' => 'KitList', 'players' => 'PlayerShare[]',
 ])]
 final class EvaluationResource
 {

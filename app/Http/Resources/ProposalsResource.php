@@ -25,6 +25,7 @@ use Illuminate\Support\Collection;
             'dose' => 'Dose?',
             'tempo' => "'learn'|'steady'|'match'?",
             'stations' => 'int?',
+            'counted' => 'string?',
             'phase' => 'string?',
             'reasons' => 'Reason[]',
         ],
@@ -32,7 +33,9 @@ use Illuminate\Support\Collection;
 ]
 #[Shape('Proposal', ['worth' => 'number', 'notes' => 'string[]', 'blocks' => 'ProposedBlock[]', 'evaluation' => 'Evaluation'])]
 #[Shape('Refusal', ['wish' => 'string', 'reason' => 'string', 'instead' => 'string'])]
-#[Shape('Proposals', ['theme' => 'string', 'slotMinutes' => 'int', 'proposals' => 'Proposal[]', 'refusals' => 'Refusal[]'])]
+#[Shape('LeftOut', ['drill' => 'string', 'why' => 'string'])]
+#[Shape('Proposals', ['theme' => 'string', 'slotMinutes' => 'int', 'proposals' => 'Proposal[]', 'refusals' => 'Refusal[]',
+    'leftOut' => 'LeftOut[]'])]
 final class ProposalsResource
 {
     /**

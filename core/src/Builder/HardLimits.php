@@ -104,6 +104,10 @@ final readonly class HardLimits
         ) {
             return "{$drill->name} needs a wall, and there is none.";
         }
+        $needsWall = $drill->organisation->service === Service::Wall || $drill->layout->walls() !== [];
+        if ($needsWall && ($this->request->context->kit->wallPlaces ?? 0) < 1) {
+            return "{$drill->name} needs a wall: say in the settings how many can play at one.";
+        }
         if ($this->stations($drill, 1) > 0) {
             return null;
         }

@@ -14,6 +14,10 @@ final readonly class Needs
      * @param  float|null  $weakerShare  share of the squad's counted and estimated touches with the weaker foot lately; null when unknown
      * @param  array<string, int>  $nextRungs  slug → players for whom it is the next rung of a ladder
      * @param  array<string, int>  $records  slug → players with a record to beat
+     * @param  array<string, list<string>>  $nextFor  slug → names of those for whom it is the next rung
+     * @param  array<string, list<Noted>>  $stuck  slug → who has stood still on a line of it, where and since when
+     * @param  array<string, list<Noted>>  $behind  slug → whose other foot is at how many hundredths of the strong one
+     * @param  int  $sessions  run this season
      * @param  list<string>|null  $movesMet  slugs of moves that are there; null where nobody keeps count, and nothing is held back
      */
     public function __construct(
@@ -24,6 +28,10 @@ final readonly class Needs
         public array $nextRungs = [],
         public array $records = [],
         public ?array $movesMet = null,
+        public array $nextFor = [],
+        public array $stuck = [],
+        public array $behind = [],
+        public int $sessions = 0,
     ) {
     }
 }

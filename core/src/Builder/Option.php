@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Dose\Dose;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -23,6 +24,9 @@ final readonly class Option
      * @param  string  $layoutKey  the same for layouts that lie alike
      * @param  string  $scriptText  canonical
      * @param  float  $headers  of the player asked for most
+     * @param  float  $mostWaiting  seconds by which somebody's waiting exceeds their work
+     * @param  bool  $isBallForAll  nobody waits longer than they have the ball
+     * @param  bool  $isCounted  false in a warm-up, which asks for no number
      */
     public function __construct(
         public Drill $drill,
@@ -40,6 +44,10 @@ final readonly class Option
         public string $scriptText,
         public string $doseKind,
         public float $headers = 0.0,
+        public Tempo $tempo = Tempo::Steady,
+        public bool $isCounted = true,
+        public float $mostWaiting = 0.0,
+        public bool $isBallForAll = true,
     ) {
     }
 }

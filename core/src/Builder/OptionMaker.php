@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Builder;
 
+use FleetSparrow\Core\Advice\Bearable;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\DoseKinds;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Evaluation\BlockEvaluator;
@@ -13,6 +15,7 @@ use FleetSparrow\Core\Evaluation\Standing;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\Counted;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Shared\DurationEstimate;
@@ -30,8 +33,16 @@ final class OptionMaker
     /** A drill done in the last two weeks is half repeated. */
     private const LATELY_DAYS = 14;
 
+    /** Waiting so short in a block is no waiting; this tool's own value. */
+    private const SHORT_WAIT_SECONDS = 60.0;
+
     /** What an even share of touches is worth where nobody lags, of what it is worth where somebody does. */
     private const BOTH_FEET = 0.4;
+
+    /** A closing game is no longer than that; this tool's own value. */
+    private const LONGEST_GAME_MINUTES = 20.0;
+
+    private const IN_TURN = [Phase::WarmUp, Phase::Duel, Phase::Game];
 
     private const NEW_DOSE = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'];
 
@@ -46,21 +57,49 @@ final class OptionMaker
     ) {
     }
 
-    /** The drill with its own dose; null when it cannot be laid out. */
+    /**
+     * The drill with its own dose, or with fewer sets where that is longer than the age bears; null when it cannot be laid out, is too
+     * long even so, or has somebody wait longer than they work.
+     */
     public function own(Phase $phase, Drill $drill): ?Option
     {
-        return $this->option($phase, $drill, $this->dose($drill, $this->ownFields($drill)) ?? DoseKinds::standard()->read(self::NEW_DOSE));
+        $dose = $this->dose($drill, $this->ownFields($drill)) ?? DoseKinds::standard()->read(self::NEW_DOSE);
+        $own = $this->option($phase, $drill, $dose);
+        if ($own !== null && $this->isBearable($phase, $own)) {
+            return $own;
+        }
+        $sets = $own === null ? null : $dose->fields()['sets'] ?? null;
+        for ($fewer = is_int($sets) ? $sets - 1 : 0; $fewer >= 1; $fewer--) {
+            $short = $this->dose($drill, ['sets' => $fewer] + $dose->fields());
+            $option = $short === null ? null : $this->option($phase, $drill, $short);
+            if ($option !== null && $this->isBearable($phase, $option)) {
+                return $option;
+            }
+        }
+
+        return null;
     }
 
-    /** @return list<Option> the same with other numbers of sets: one fewer, one more, two more */
+    /** @return list<Option> the same with other numbers of sets, or other minutes where it is free */
     public function variants(Phase $phase, Option $own): array
     {
         $fields = $own->dose->fields();
+        $changes = match (true) {
+            is_int($fields['sets'] ?? null) => array_map(
+                static fn (int $by): array => ['sets' => $fields['sets'] + $by],
+                [-1, 1, 2, 4],
+            ),
+            is_numeric($fields['minutes'] ?? null) => array_map(
+                static fn (float $times): array => ['minutes' => min(self::LONGEST_GAME_MINUTES, round($times * $fields['minutes']))],
+                [0.75, 1.25, 1.5, 2.0, 2.5],
+            ),
+            default => [],
+        };
         $variants = [];
-        foreach (is_int($fields['sets'] ?? null) ? [$fields['sets'] - 1, $fields['sets'] + 1, $fields['sets'] + 2] : [] as $sets) {
-            $dose = $sets < 1 ? null : $this->dose($own->drill, ['sets' => $sets] + $fields);
+        foreach ($changes as $change) {
+            $dose = ($change['sets'] ?? 1) < 1 ? null : $this->dose($own->drill, $change + $fields);
             $variant = $dose === null ? null : $this->option($phase, $own->drill, $dose);
-            if ($variant !== null) {
+            if ($variant !== null && $this->isBearable($phase, $variant)) {
                 $variants[] = $variant;
             }
         }
@@ -68,9 +107,30 @@ final class OptionMaker
         return $variants;
     }
 
+    /** Not longer than children of this age stay with one thing, but for games; and nobody waits longer than they work. */
+    private function isBearable(Phase $phase, Option $option): bool
+    {
+        $seconds = $option->judged->meanSeconds + $option->work->meanSeconds;
+
+        return ($phase === Phase::Game || $seconds <= Bearable::minutes($this->request->underAge) * 60.0)
+            && $option->mostWaiting <= 0.0
+            && ($phase !== Phase::WarmUp || $option->isBallForAll);
+    }
+
     private function option(Phase $phase, Drill $drill, Dose $dose): ?Option
     {
-        $block = Block::ofDrill("{$drill->slug} ".json_encode($dose->fields()), $drill, $dose, $phase->tempo(), null);
+        // Technique before speed: what is new today is not done at the tempo of a match.
+        $isNew = $this->request->needs->drillDaysAgo !== [] && ! isset($this->request->needs->drillDaysAgo[$drill->slug]);
+        $tempo = $isNew && $phase !== Phase::Game && $phase !== Phase::Duel ? Tempo::Steady : $phase->tempo();
+        $isCounted = $phase !== Phase::WarmUp;
+        $block = Block::ofDrill(
+            id: "{$drill->slug} ".json_encode($dose->fields()).(int) $isCounted,
+            drill: $drill,
+            dose: $dose,
+            tempo: $tempo,
+            stations: null,
+            counted: $isCounted ? null : Counted::nothing(),
+        );
         $worked = $this->worked["{$block->id} {$block->tempo->value}"] ??= $this->evaluate($block);
         $stations = $this->limits->stations($drill, max(1, $worked->stations));
         if ($stations === 0) {
@@ -85,7 +145,9 @@ final class OptionMaker
         $ball = array_sum(array_map(static fn (PlayerTime $time): float => $time->ballSeconds, $worked->times)) / $players;
         $waiting = array_sum(array_map(static fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times)) / $players;
         $slot = $this->request->slotMinutes * 60.0;
-        $worth = $this->weights->ballTime * $ball / $slot - $this->weights->waiting * $waiting / $slot;
+        $worth = $this->weights->ballTime * $ball / $slot - $this->weights->waiting * $waiting / $slot
+            + $this->weights->work * $worked->work->mean() / $slot
+            + ($drill->family === $this->theme ? $this->weights->themeTime * $worked->work->mean() / $slot : 0.0);
         foreach ($terms as $term => $value) {
             $worth += $this->weights->of($term) * $value;
         }
@@ -115,7 +177,26 @@ final class OptionMaker
             scriptText: $drill->script->text(),
             doseKind: $dose->kind(),
             headers: max([0.0, ...HeadingTime::of([$worked])->headers]),
+            tempo: $tempo,
+            isCounted: $isCounted,
+            mostWaiting: self::mostWaiting($worked),
+            isBallForAll: array_filter(
+                $worked->atWork,
+                static fn (PlayerTime $time): bool => $time->ballSeconds < $time->waitingSeconds,
+            ) === [],
         );
+    }
+
+    /** Seconds by which somebody's waiting exceeds their work, under a minute left out. */
+    private static function mostWaiting(BlockEvaluation $worked): float
+    {
+        $most = 0.0;
+        foreach ($worked->atWork as $time) {
+            $waiting = $time->waitingSeconds;
+            $most = $waiting <= self::SHORT_WAIT_SECONDS ? $most : max($most, $waiting - $time->ballSeconds - $time->servingSeconds);
+        }
+
+        return $most;
     }
 
     private function evaluate(Block $block): BlockEvaluation
@@ -165,12 +246,24 @@ final class OptionMaker
                 $drillAgo !== null && $drillAgo <= self::LATELY_DAYS => 0.5,
                 default => 0.0,
             },
+            // Openers and games change from week to week: longest ago first, and by lot between those.
+            'fresh' => in_array($phase, self::IN_TURN, true) ? ($drillAgo === null ? 1.0 : Fade::share($drillAgo)) : 0.0,
+            'turn' => in_array($phase, self::IN_TURN, true) ? $this->lot($drill) : 0.0,
             'theme' => match (true) {
-                $phase === Phase::Game => $drill->demands->keepsTheme ? 1.0 : 0.3,
                 $drill->family === $this->theme => 1.0,
+                $phase === Phase::Game => $drill->demands->keepsTheme ? 0.6 : 0.3,
                 default => 0.0,
             },
         ];
+    }
+
+    /** From 0 to 1, another for every squad, day, theme and size of group, and always the same. */
+    private function lot(Drill $drill): float
+    {
+        $request = $this->request;
+        $about = [$request->seed, $request->slotMinutes, $this->theme->value, count($request->context->players), $drill->slug];
+
+        return hexdec(hash('crc32b', implode(' ', $about))) / 0xFFFFFFFF;
     }
 
     /**

@@ -18,20 +18,37 @@ enum Phase: string
     case Technique = 'technique';
     case Demand = 'demand';
     case Challenge = 'challenge';
+    case Duel = 'duel';
     case Game = 'game';
 
     /**
-     * The phases a slot has room for; what is left out first is the second technique, then the game. This tool's own lines.
+     * The parts a slot has room for. One alone has no opponent and no game; two or three end with one against one. This tool's own
+     * lines.
      *
      * @return non-empty-list<self>
      */
-    public static function within(float $slotSeconds): array
+    public static function within(float $slotSeconds, int $players = 4): array
     {
+        $minutes = $slotSeconds / 60.0;
+        $work = match (true) {
+            $minutes < 20 => [self::WarmUp, self::Technique],
+            $minutes < 30 => $players > 1 ? [self::WarmUp, self::Technique] : [self::WarmUp, self::Technique, self::Challenge],
+            $minutes < 45 => [self::WarmUp, self::Technique, self::Challenge],
+            $minutes < 75 => [self::WarmUp, self::Technique, self::Demand, self::Challenge],
+            default => [self::WarmUp, self::Technique, self::Technique, self::Demand, self::Challenge],
+        };
+        $alone = match (true) {
+            $minutes < 45 => [],
+            $minutes < 75 => [self::Technique],
+            default => [self::Technique, self::Demand, self::Challenge],
+        };
+
         return match (true) {
-            $slotSeconds < 20 * 60 => [self::WarmUp, self::Technique],
-            $slotSeconds < 30 * 60 => [self::WarmUp, self::Technique, self::Challenge],
-            $slotSeconds < 45 * 60 => [self::WarmUp, self::Technique, self::Challenge, self::Game],
-            default => self::cases(),
+            $players === 1 => [...$work, ...$alone],
+            $minutes < 20 => $work,
+            $players < 4 => [...$work, ...($minutes < 75 ? [] : [self::Demand, self::Challenge]), self::Duel],
+            $minutes < 30 => [...$work, self::Duel],
+            default => [...$work, self::Duel, self::Game],
         };
     }
 
@@ -42,33 +59,37 @@ enum Phase: string
             self::Technique => 'technique',
             self::Demand => 'technique under more demand',
             self::Challenge => 'a number to beat',
+            self::Duel => 'one against one',
             self::Game => 'game',
         };
     }
 
     public function tempo(): Tempo
     {
-        return $this === self::Demand || $this === self::Challenge ? Tempo::Match : Tempo::Steady;
+        return in_array($this, [self::Demand, self::Challenge, self::Duel, self::Game], true) ? Tempo::Match : Tempo::Steady;
     }
 
     /** Whether it may be left out where it does not fit. */
     public function isOptional(): bool
     {
-        return $this === self::Demand || $this === self::Game;
+        return $this === self::Demand || $this === self::Game || $this === self::Duel;
     }
 
     /** Whether a drill can be this part of a session. */
     public function suits(Drill $drill): bool
     {
-        $isGame = $drill->organisation->pattern === Pattern::Live && $drill->organisation->workers > 2;
+        $isLive = $drill->demands->opposition === Opposition::Live;
+        $isGame = $isLive && $drill->organisation->workers > 2;
+        $isDuel = $isLive && ! $isGame;
 
         return match ($this) {
             self::WarmUp => ! $isGame
                 && in_array($drill->family, [Family::BallMastery, Family::Dribbling, Family::Footwork], true)
                 && $drill->demands->opposition === Opposition::None,
             self::Technique => ! $isGame && ! self::isDemanding($drill),
-            self::Demand => ! $isGame && self::isDemanding($drill),
-            self::Challenge => ! $isGame && $drill->rule !== null,
+            self::Demand => ! $isGame && ! $isDuel && self::isDemanding($drill),
+            self::Challenge => ! $isGame && ! $isDuel && $drill->rule !== null,
+            self::Duel => $isDuel,
             self::Game => $isGame,
         };
     }

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\Counted;
 use FleetSparrow\Core\Touch\FootBalance;
 use FleetSparrow\Core\Touch\FootMark;
 
@@ -24,6 +25,9 @@ final class SessionBuilder
     /** Of each part's drills so many are looked at in combination, those worth most by themselves; enough for three that differ. */
     private const DRILLS_A_PART = 10;
 
+    /** So many of what was wanted and cannot be are named. */
+    private const LEFT_OUT = 3;
+
     /** Less time to spare than this is not worth a word. */
     private const SPARE_MINUTES = 5;
 
@@ -34,9 +38,13 @@ final class SessionBuilder
     {
         [$request, $refusals] = self::slot($request->shuffled());
         $limits = new HardLimits($request);
-        $theme = $request->theme ?? self::neededMost($request, $limits);
+        [$theme, $impossible] = self::theme($request, $limits);
+        $refusals = [...$refusals, ...$impossible];
         $weights = $request->weights->wishing($request->wish);
-        $wishes = (new Wishes($request, $limits, $theme))->resolved(Phase::within($request->slotMinutes * 60.0));
+        $wishes = (new Wishes($request, $limits, $theme))->resolved(Phase::within(
+            $request->slotMinutes * 60.0,
+            count($request->context->players),
+        ));
         $options = self::options($request, $theme, $weights, $limits, $wishes);
         $hasRecap = $request->slotMinutes >= self::RECAP_FROM_MINUTES;
         $objective = new Objective(
@@ -48,6 +56,7 @@ final class SessionBuilder
             $request->context->isLaidBefore,
             new HeadingRoom($request->context),
         );
+        $reasons = new Reasons($request, $theme, $weights);
         $proposals = [];
         for ($i = 0; $i < self::PROPOSALS; $i++) {
             $found = (new Search(
@@ -60,7 +69,7 @@ final class SessionBuilder
             if ($found === null || $found->slugs() === []) {
                 break;
             }
-            $proposals[] = self::proposal($request, $found, $wishes->phases, new Reasons($request, $theme, $weights), $hasRecap);
+            $proposals[] = self::proposal($request, $found, $wishes->phases, $reasons, $hasRecap, $theme);
         }
 
         usort($proposals, static fn (Proposal $a, Proposal $b): int => $b->worth <=> $a->worth);
@@ -70,6 +79,28 @@ final class SessionBuilder
             [...$refusals, ...$wishes->refusals, ...self::shortfall($request, $proposals, $wishes)],
             $theme,
             $request->slotMinutes,
+            self::leftOut($request, $limits, $theme),
+        );
+    }
+
+    /** @return list<LeftOut> what the squad needs most of what cannot be done: stuck and next first, then the theme */
+    private static function leftOut(BuildRequest $request, HardLimits $limits, Family $theme): array
+    {
+        [$needs, $wanted, $why] = [$request->needs, [], []];
+        foreach ($request->book as $drill) {
+            $worth = 3 * count($needs->stuck[$drill->slug] ?? []) + 2 * ($needs->nextRungs[$drill->slug] ?? 0)
+                + ($drill->family === $theme ? 1 : 0);
+            $barred = $worth > 0 ? $limits->why($drill) : null;
+            if ($barred !== null) {
+                $wanted[$drill->slug] = $worth;
+                $why[$drill->slug] = new LeftOut($drill->name, $barred);
+            }
+        }
+        arsort($wanted);
+
+        return array_map(
+            static fn (string $slug): LeftOut => $why[$slug],
+            array_slice(array_keys($wanted), 0, self::LEFT_OUT),
         );
     }
 
@@ -103,12 +134,49 @@ final class SessionBuilder
         return Family::from(array_key_first($worth) ?? Family::BallMastery->value);
     }
 
+    /**
+     * The theme that was asked for, or what is needed most: where nothing of what was asked for can be done, that is said.
+     *
+     * @return array{Family, list<Refusal>}
+     */
+    private static function theme(BuildRequest $request, HardLimits $limits): array
+    {
+        $needed = self::neededMost($request, $limits);
+        if ($request->theme === null) {
+            return [$needed, []];
+        }
+        $why = [];
+        foreach ($request->book as $drill) {
+            if ($drill->family === $request->theme && self::isTrained($drill)) {
+                $barred = $limits->why($drill);
+                if ($barred === null) {
+                    return [$request->theme, []];
+                }
+                $why[] = $barred;
+            }
+        }
+
+        return [$needed, [new Refusal(
+            "a session on {$request->theme->words()}",
+            $why[0] ?? "There is no drill for {$request->theme->words()} to choose from.",
+            "Built on {$needed->words()}: there is enough of it that can be done today.",
+        )]];
+    }
+
+    private static function isTrained(Drill $drill): bool
+    {
+        return Phase::Technique->suits($drill) || Phase::Demand->suits($drill) || Phase::Challenge->suits($drill);
+    }
+
     /** @return array<string, list<Option>> phase → what may stand there */
     private static function options(BuildRequest $request, Family $theme, Weights $weights, HardLimits $limits, Wishes $wishes): array
     {
         $maker = new OptionMaker($request, $theme, $weights, $limits);
         $options = [];
         foreach ($wishes->phases as $phase) {
+            if (isset($options[$phase->value])) {
+                continue;
+            }
             $own = array_values(
                 array_filter(
                     array_map(
@@ -117,6 +185,7 @@ final class SessionBuilder
                     ),
                 ),
             );
+            $own = self::onTheTheme($phase, $own, $theme, $wishes);
             // The sort keeps the order of equals, which the seed has decided.
             usort($own, static fn (Option $a, Option $b): int => $b->worth <=> $a->worth);
             $best = array_slice($own, 0, self::DRILLS_A_PART);
@@ -129,10 +198,31 @@ final class SessionBuilder
         return $options;
     }
 
-    /** @param  non-empty-list<Phase>  $phases */
-    private static function proposal(BuildRequest $request, Sequence $found, array $phases, Reasons $reasons, bool $hasRecap): Proposal
+    /**
+     * Technique is the theme's, where there is anything of it and nothing else was wished for there.
+     *
+     * @param  list<Option>  $options
+     * @return list<Option>
+     */
+    private static function onTheTheme(Phase $phase, array $options, Family $theme, Wishes $wishes): array
     {
-        $blocks = [];
+        $of = array_values(array_filter($options, static fn (Option $one): bool => $one->drill->family === $theme));
+
+        return $phase !== Phase::Technique || count($of) < self::PROPOSALS || in_array($phase->value, $wishes->wishedPhases(), true)
+            ? $options
+            : $of;
+    }
+
+    /** @param  non-empty-list<Phase>  $phases */
+    private static function proposal(
+        BuildRequest $request,
+        Sequence $found,
+        array $phases,
+        Reasons $reasons,
+        bool $hasRecap,
+        Family $theme,
+    ): Proposal {
+        [$blocks, $said] = [[], []];
         foreach ($found->options as $place => $option) {
             if ($option === null) {
                 continue;
@@ -141,11 +231,20 @@ final class SessionBuilder
             if (in_array($place, $found->waterBefore, true)) {
                 $blocks[] = new ProposedBlock(Block::ofMinutes("w{$place}", BlockKind::Water, Objective::WATER_MINUTES), null, 'Water', []);
             }
+            $why = $reasons->of($option, $found->extras[$place] ?? [], $said);
+            $said = [...$said, ...array_map(static fn (Reason $one): string => $one->words, $why)];
             $blocks[] = new ProposedBlock(
-                Block::ofDrill("p{$place}", $option->drill, $option->dose, $phase->tempo(), $option->limitedTo),
+                Block::ofDrill(
+                    id: "p{$place}",
+                    drill: $option->drill,
+                    dose: $option->dose,
+                    tempo: $option->tempo,
+                    stations: $option->limitedTo,
+                    counted: $option->isCounted ? null : Counted::nothing(),
+                ),
                 $phase,
                 $option->drill->name,
-                $reasons->of($option, $found->extras[$place] ?? []),
+                $why,
             );
         }
         if ($hasRecap) {
@@ -160,6 +259,7 @@ final class SessionBuilder
             array_map(static fn (ProposedBlock $one): Block => $one->block, $blocks),
             $request->context,
             $request->slotMinutes * 60.0,
+            $theme,
         );
 
         $left = $request->slotMinutes - $evaluation->finish->at(0.8) / 60.0;

@@ -9,8 +9,9 @@ namespace FleetSparrow\Core\Builder;
  * waiting. This tool's own values, in this one place; limits (time, kit, room, cautions, what must be there first) are limits
  * and have no weight.
  *
- * Σ over blocks of stale + foot + ladder + target + repeat + theme + variety + shared layout, plus the session's share of ball
- * time, less its shares of set-up and waiting.
+ * Σ over blocks of stale + foot + ladder + target + repeat + theme + variety + shared layout, for warm-ups and games also how long
+ * ago they were and whose turn it is, plus the session's shares of ball time, of work and of work on the theme, less its shares of
+ * set-up and waiting.
  */
 final readonly class Weights
 {
@@ -26,6 +27,10 @@ final readonly class Weights
         public float $ballTime = 8.0,
         public float $setUp = 4.0,
         public float $waiting = 4.0,
+        public float $work = 4.0,
+        public float $fresh = 1.5,
+        public float $turn = 1.5,
+        public float $themeTime = 6.0,
     ) {
     }
 
@@ -51,6 +56,8 @@ final readonly class Weights
             'theme' => $this->theme,
             'variety' => $this->variety,
             'sharedLayout' => $this->sharedLayout,
+            'fresh' => $this->fresh,
+            'turn' => $this->turn,
             default => 0.0,
         };
     }
@@ -69,6 +76,10 @@ final readonly class Weights
             ballTime: $this->ballTime,
             setUp: $this->setUp,
             waiting: $this->waiting,
+            work: $this->work,
+            fresh: $this->fresh,
+            turn: $this->turn,
+            themeTime: $this->themeTime,
         );
     }
 }

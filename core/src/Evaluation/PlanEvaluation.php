@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Evaluation;
 
+use FleetSparrow\Core\Advice\Rating;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -23,6 +24,7 @@ final readonly class PlanEvaluation
      * @param  Quantiles  $overrun  the factor that all has in common that no clock ends
      * @param  CutAnswer  $cuts  what could go, where the session is over its slot
      * @param  list<Warning>  $warnings  of the session as a whole
+     * @param  Rating|null  $rating  what a second coach would say; null where no slot is said
      */
     public function __construct(
         public array $blocks,
@@ -33,6 +35,7 @@ final readonly class PlanEvaluation
         public Quantiles $overrun,
         public CutAnswer $cuts = new CutAnswer,
         public array $warnings = [],
+        public ?Rating $rating = null,
     ) {
     }
 

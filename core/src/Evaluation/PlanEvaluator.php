@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\HeadingWarnings;
+use FleetSparrow\Core\Advice\SecondCoach;
 use FleetSparrow\Core\Advice\SessionWarnings;
 use FleetSparrow\Core\Advice\WaterWarnings;
 use FleetSparrow\Core\Clock\LaidOut;
+use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Plan\Block;
@@ -29,10 +31,11 @@ final class PlanEvaluator
     /**
      * @param  list<Block>  $blocks
      * @param  float|null  $slotSeconds  the time there is; cuts are proposed where eight in ten such sessions would not fit
+     * @param  Family|null  $theme  of the session, where one is said
      *
      * @throws InvalidPlan If there are more than 30 blocks.
      */
-    public static function evaluate(array $blocks, PlanContext $context, ?float $slotSeconds = null): PlanEvaluation
+    public static function evaluate(array $blocks, PlanContext $context, ?float $slotSeconds = null, ?Family $theme = null): PlanEvaluation
     {
         if (count($blocks) > self::MOST_BLOCKS) {
             throw InvalidPlan::tooManyBlocks(30);
@@ -78,6 +81,9 @@ final class PlanEvaluator
             overrun: $overrun,
             cuts: $cuts,
             warnings: SessionWarnings::of($touches, $context),
+            rating: $slotSeconds === null
+                ? null
+                : SecondCoach::looking($blocks, $evaluations, $times, $touches, $context)->rating($finish, $slotSeconds, $theme),
         );
     }
 

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Caution\HeadingLimit;
 use FleetSparrow\Core\Caution\Weather;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Memo;
 
 /** Everything beside the running order that an evaluation needs. */
@@ -122,5 +123,20 @@ final readonly class PlanContext
             memo: $this->memo,
             isLaidBefore: $this->isLaidBefore,
         );
+    }
+
+    /** The age most of those coming are of, the older where two are as many; null where nobody's is known. */
+    public function age(): ?AgeGroup
+    {
+        $counts = [];
+        foreach ($this->players as $player) {
+            if ($player->age !== null) {
+                $counts[$player->age->under] = ($counts[$player->age->under] ?? 0) + 1;
+            }
+        }
+        krsort($counts);
+        $most = $counts === [] ? null : array_search(max($counts), $counts, true);
+
+        return $most === null || $most === false ? null : AgeGroup::of("U{$most}");
     }
 }

@@ -144,8 +144,13 @@ final class BuilderTest extends TestCase
                         + $w->foot * 0.4 * ($both > 0 ? 2 * min($weaker / $both, 1 - $weaker / $both) : 0)
                         + $w->target * ($block->phase === Phase::Challenge ? ($needs->records[$drill->slug] ?? 0) / 12 : 0)
                         + $w->repeat * ($block->phase === Phase::Technique && in_array($drill->slug, $needs->lastTime, true) ? 1 : 0)
-                        + $w->theme * ($block->phase === Phase::Game
-                            ? ($drill->demands->keepsTheme ? 1 : 0.3) : ($drill->family === $theme ? 1 : 0))
+                        + $w->theme * ($drill->family === $theme ? 1 : ($block->phase === Phase::Game
+                            ? ($drill->demands->keepsTheme ? 0.6 : 0.3) : 0))
+                        + (in_array($block->phase, [Phase::WarmUp, Phase::Duel, Phase::Game], true)
+                            // None of them was done before, so all are as fresh as can be; whose turn it is comes by lot.
+                            ? $w->fresh + $w->turn * hexdec(hash('crc32b', "1 60 {$theme->value} 12 {$drill->slug}")) / 0xFFFFFFFF
+                            : 0)
+                        + ($w->work + ($drill->family === $theme ? $w->themeTime : 0)) * $worked->work->mean() / 3600
                         + $w->variety * ((in_array($drill->script->text(), $scripts, true) ? 0 : 0.5) + (in_array(
                             $block->block->dose->kind(),
                             $kinds,
@@ -180,8 +185,14 @@ final class BuilderTest extends TestCase
             $request = self::request(
                 ['book' => $book, 'theme' => $theme, 'slotMinutes' => $chance->getInt(14, 60), 'players' => $chance->getInt(2, 12)],
             );
-            $best = self::bestOfAll($request, $theme);
-            $found = SessionBuilder::propose($request)->proposals[0] ?? null;
+            $answer = SessionBuilder::propose($request);
+            // Where nothing of the theme can be done it is built on another, which is said.
+            self::assertCount($answer->theme === $theme ? 0 : 1, array_filter(
+                $answer->refusals,
+                fn (Refusal $one): bool => str_starts_with($one->wish, 'a session on'),
+            ));
+            $best = self::bestOfAll($request, $answer->theme);
+            $found = $answer->proposals[0] ?? null;
             if ($best === null) {
                 self::assertNull($found, "Case {$case}.");
 
@@ -392,7 +403,7 @@ final class BuilderTest extends TestCase
 
             return $weaker / $all;
         };
-        self::assertGreaterThan(0.65, $share(Wish::WeakerFoot));
+        self::assertGreaterThan(0.6, $share(Wish::WeakerFoot));
         self::assertGreaterThan(0.4, $share(Wish::Anything));
         $setUp = fn (Wish $wish): float => array_sum(
             array_map(
@@ -439,11 +450,15 @@ final class BuilderTest extends TestCase
             $request->slotMinutes >= 20,
         );
         $sequences = [$objective->nothing()];
-        foreach (Phase::within($request->slotMinutes * 60.0) as $phase) {
-            $choices = [];
+        foreach (Phase::within($request->slotMinutes * 60.0, count($request->context->players)) as $phase) {
+            [$choices, $onTheme] = [[], []];
             foreach ($request->book as $drill) {
                 $own = $phase->suits($drill) && $limits->why($drill) === null ? $maker->own($phase, $drill) : null;
                 $choices = $own === null ? $choices : [...$choices, $own, ...$maker->variants($phase, $own)];
+                $onTheme = $own === null || $drill->family !== $theme ? $onTheme : [...$onTheme, $drill->slug];
+            }
+            if ($phase === Phase::Technique && count($onTheme) >= 3) {
+                $choices = array_values(array_filter($choices, fn (Option $one): bool => in_array($one->drill->slug, $onTheme, true)));
             }
             $choices = $choices === [] || $phase->isOptional() ? [...$choices, null] : $choices;
             $longer = [];
@@ -527,7 +542,7 @@ final class BuilderTest extends TestCase
             ),
             [],
             new ClockRules,
-            $change['kit'] ?? new KitOwned(60, 15, 2),
+            $change['kit'] ?? new KitOwned(60, 15, 2, 2),
             $change['area'] ?? new Area(Length::of(30.0, LengthUnit::Yard), Length::of(20.0, LengthUnit::Yard), LengthUnit::Yard),
             $change['heading'] ?? null,
             weather: \FleetSparrow\Core\Caution\Weather::of($change['isHot'] ?? false, null),

@@ -44,7 +44,8 @@ final class ReadingOfALineTest extends TestCase
         // Sure that it is better, and only likely that it is worth a word: 15 more in one value.
         self::assertSame(Trend::Better, Verdict::of(self::line([14, 15, 13, 15, 16, 17, 15, 18]), $squad)->trend);
         // The same as times is worse.
-        self::assertSame(Trend::ClearlyWorse, Verdict::of(self::line([14, 15, 13, 15, 17, 18, 17, 19], MarkKind::TimeForWork), $squad)->trend);
+        $times = self::line([14, 15, 13, 15, 17, 18, 17, 19], MarkKind::TimeForWork);
+        self::assertSame(Trend::ClearlyWorse, Verdict::of($times, $squad)->trend);
         self::assertSame(Trend::Worse, Verdict::of(self::line([18, 15, 17, 16, 15, 13, 15, 14]), $squad)->trend);
         self::assertSame(Trend::TooFew, Verdict::of(self::line([14, 15, 13, 15, 17]), $squad)->trend);
     }

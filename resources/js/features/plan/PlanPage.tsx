@@ -16,6 +16,8 @@ import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { LastRecap, OwnRecap } from './Recaps';
 import { RunningOrder } from './RunningOrder';
+import { Remarks } from '../../shared/ui/Remarks';
+import { mends } from '../../shared/lib/draft';
 import { SeatsView } from './SeatsView';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
@@ -97,6 +99,16 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         <section aria-label="Running order">
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
           <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} kept={session.overrides} />
+          {evaluation && (
+            <Remarks
+              remarks={evaluation.remarks}
+              onShow={setChosenId}
+              pressFor={({ rule, blockId }) => {
+                const press = mends(tools.plan.blocks, rule, blockId);
+                return press && { words: press.words, press: () => tools.press({ blocks: press.blocks }) };
+              }}
+            />
+          )}
           <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
           <Circumstances tools={tools} />
           <SessionFields tools={tools} />

@@ -232,6 +232,14 @@ function Answer({ answer, startsAt, ...acts }: AnswerProps) {
           />
         ))}
       </div>
+      {answer.leftOut.length > 0 && (
+        <section className="tight">
+          <h2>Left out, though wanted</h2>
+          {answer.leftOut.map((one) => (
+            <p key={one.drill}>{one.why}</p>
+          ))}
+        </section>
+      )}
     </>
   );
 }

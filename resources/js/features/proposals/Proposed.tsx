@@ -3,6 +3,7 @@ import { useId } from 'react';
 import type { ProposedBlock, Proposals } from '../../shared/api/bookSchemas';
 import { clock, clockTime } from '../../shared/lib/format';
 import { doseWords } from '../../shared/lib/doseWords';
+import { Remarks } from '../../shared/ui/Remarks';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 
 interface ProposedProps {
@@ -49,6 +50,7 @@ export function Proposed({ proposal, number, startsAt, slotMinutes, onTake, onLo
           />
         ))}
       </ol>
+      <Remarks isNested remarks={evaluation.remarks} />
       {proposal.notes.map((note) => (
         <p key={note} className="quiet">
           {note}

@@ -139,6 +139,8 @@ const proposedBlock = z.object({
   dose: dose.nullable(),
   tempo: z.enum(['learn', 'steady', 'match']).nullable(),
   stations: z.number().nullable(),
+  /** "nothing" where no number is asked for. */
+  counted: z.string().nullable().default(null),
   phase: z.string().nullable(),
   reasons: z.array(z.object({ term: z.string(), words: z.string(), value: z.number(), points: z.number() })),
 });
@@ -147,6 +149,8 @@ export const proposals = z.object({
   slotMinutes: z.number(),
   proposals: z.array(z.object({ worth: z.number(), notes: z.array(z.string()), blocks: z.array(proposedBlock), evaluation })),
   refusals: z.array(z.object({ wish: z.string(), reason: z.string(), instead: z.string() })),
+  /** What was wanted most and cannot be done today. */
+  leftOut: z.array(z.object({ drill: z.string(), why: z.string() })).default([]),
 });
 export type ProposedBlock = z.infer<typeof proposedBlock>;
 export type Proposals = z.infer<typeof proposals>;

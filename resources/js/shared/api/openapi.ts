@@ -1478,6 +1478,12 @@ export interface components {
             counts: string | null;
             mayCount: components["schemas"]["MayCount"][];
         };
+        Remark: {
+            rule: string;
+            sentence: string;
+            cure: string;
+            blockId: string | null;
+        };
         Evaluation: {
             meanSeconds: number;
             standardDeviationSeconds: number;
@@ -1489,6 +1495,7 @@ export interface components {
             cuts: components["schemas"]["Cut"][];
             stillOverSeconds: number;
             warnings: components["schemas"]["Warning"][];
+            remarks: components["schemas"]["Remark"][];
             kit: components["schemas"]["KitList"];
             players: components["schemas"]["PlayerShare"][];
         };
@@ -1784,6 +1791,7 @@ export interface components {
             /** @enum {string|null} */
             tempo: "learn" | "steady" | "match" | null;
             stations: number | null;
+            counted: string | null;
             phase: string | null;
             reasons: components["schemas"]["Reason"][];
         };
@@ -1798,11 +1806,16 @@ export interface components {
             reason: string;
             instead: string;
         };
+        LeftOut: {
+            drill: string;
+            why: string;
+        };
         Proposals: {
             theme: string;
             slotMinutes: number;
             proposals: components["schemas"]["Proposal"][];
             refusals: components["schemas"]["Refusal"][];
+            leftOut: components["schemas"]["LeftOut"][];
         };
         ResetMarker: components["schemas"]["DrawnMarker"] & {
             /**

@@ -294,6 +294,8 @@ export const evaluation = z.object({
   /** By which it is still too long when all of them are taken. */
   stillOverSeconds: z.number(),
   warnings: z.array(warning),
+  /** What a second coach would say, three lines at most. */
+  remarks: z.array(z.object({ rule: z.string(), sentence: z.string(), cure: z.string(), blockId: z.string().nullable() })).default([]),
   kit: z.object({ markers: z.record(z.string(), z.number()), equipment: z.record(z.string(), z.number()), bibs: z.number() }),
   players: z.array(playerShare),
 });

@@ -5,6 +5,7 @@ import {
   changed,
   cured,
   daysLater,
+  mends,
   minutesBlock,
   moved,
   movedTo,
@@ -191,11 +192,32 @@ test('a proposal that is taken becomes a running order with names of its own', (
       dose: null,
       tempo: 'match',
       stations: 3,
+      counted: 'nothing',
       phase: 'technique',
       reasons: [],
     },
   ]);
-  expect(one).toMatchObject({ kind: 'drill', title: 'Sole taps', drillVersionId: 7, tempo: 'match', stations: 3, links: null, together: null });
+  expect(one).toMatchObject({
+    kind: 'drill',
+    title: 'Sole taps',
+    drillVersionId: 7,
+    tempo: 'match',
+    stations: 3,
+    links: null,
+    together: null,
+    counted: 'nothing',
+  });
   expect(one?.id).not.toBe('p0');
   expect(one).not.toHaveProperty('reasons');
+});
+
+test('what a second coach would say is mended by one press where one is enough', () => {
+  const blocks = [block('a'), block('b'), minutesBlock('talk')];
+  expect(mends(blocks, 'no-early-numbers', 'a')?.blocks.map((one) => one.counted)).toEqual(['nothing', null, null]);
+  expect(mends(blocks, 'water', 'b')?.blocks.map((one) => one.kind)).toEqual(['water', 'water', 'water', 'talk']);
+  expect(mends(blocks, 'recap', null)?.blocks.map((one) => one.kind)).toEqual(['water', 'water', 'talk', 'talk']);
+  // Play comes before the talk, or last where there is none.
+  expect(mends(blocks, 'ends-with-play', 'b')?.blocks.map((one) => one.kind)).toEqual(['water', 'water', 'game', 'talk']);
+  expect(mends([block('a')], 'ends-with-play', 'a')?.blocks.map((one) => one.kind)).toEqual(['water', 'game']);
+  expect(mends(blocks, 'nobody-waits', 'a')).toBeUndefined();
 });

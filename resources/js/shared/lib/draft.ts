@@ -158,7 +158,7 @@ export const withCut = (blocks: PlanBlock[], cut: Evaluation['cuts'][number]): P
 
 /** The running order of a proposal that is taken. */
 export const proposedPlan = (blocks: ProposedBlock[]): PlanBlock[] =>
-  blocks.map(({ kind, title, minutes, drillVersionId, dose, tempo, stations }) => ({
+  blocks.map(({ kind, title, minutes, drillVersionId, dose, tempo, stations, counted }) => ({
     id: newId(),
     kind,
     title,
@@ -170,7 +170,7 @@ export const proposedPlan = (blocks: ProposedBlock[]): PlanBlock[] =>
     links: null,
     together: null,
     stationsWait: false,
-    counted: null,
+    counted,
   }));
 
 /** The same hour so many days later: 2026-11-24T18:00 and 7 days make 2026-12-01T18:00. */
@@ -194,4 +194,20 @@ export function unkept(session: Session): PlanInHand | undefined {
 
 export function rememberUnkept(sessionId: number, version: number, plan: PlanInHand | undefined): void {
   note(keyOf(sessionId), plan && JSON.stringify({ version, plan }));
+}
+
+/** What one press mends of what a second coach would say: the running order then, and the words on the press. */
+export function mends(blocks: PlanBlock[], rule: string, blockId: string | null): { words: string; blocks: PlanBlock[] } | undefined {
+  if (rule === 'no-early-numbers' && blockId) return { words: 'No number there', blocks: changed(blocks, blockId, { counted: 'nothing' }) };
+  if (rule === 'water' && blockId)
+    return { words: 'Water before it', blocks: cured(blocks, blockId, { kind: 'water', words: '', stations: null, dose: null }) };
+  if (rule === 'recap') return { words: 'Two minutes of questions at the end', blocks: [...blocks, minutesBlock('talk')] };
+  if (rule === 'ends-with-play') return { words: 'A game of ten minutes at the end', blocks: withPlay(blocks) };
+  return undefined;
+}
+
+/** Play goes before the talk that ends a session. */
+function withPlay(blocks: PlanBlock[]): PlanBlock[] {
+  const at = blocks.at(-1)?.kind === 'talk' ? blocks.length - 1 : blocks.length;
+  return blocks.toSpliced(at, 0, minutesBlock('game'));
 }
