@@ -32,6 +32,7 @@ use App\Http\Controllers\RecapController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SearchIndexController;
 use App\Http\Controllers\SessionCalendarController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\SquadController;
@@ -92,6 +93,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::get('squads/{squad}/drills/{slug}/file', [DrillFileController::class, 'show']);
     Route::get('squads/{squad}/drills/{slug}/last-time', LastTimeController::class);
     Route::post('squads/{squad}/drills/{slug}/score', DrillScoreController::class);
+    Route::get('squads/{squad}/search-index', SearchIndexController::class);
     Route::get('squads/{squad}/drill-search', DrillSearchController::class);
     Route::post('squads/{squad}/drill-trials', DrillTrialController::class);
     Route::post('squads/{squad}/drill-files', [DrillFileController::class, 'store']);

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\DrillVersion;
+use App\Models\LadderVersion;
+use App\Models\MoveVersion;
 use App\Models\Squad;
 use FleetSparrow\Core\Book\DrillIndex;
+use FleetSparrow\Core\Book\SearchEntry;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Ladder\Ladder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 
@@ -46,6 +50,27 @@ final class DrillBookQuery
         return Cache::remember('drill-index.'.hash('xxh128', $book), self::KEEP_SECONDS, fn (): DrillIndex => DrillIndex::of(
             array_values($this->versions($squad)->map(fn (DrillVersion $version): Drill => $version->drill())->all()),
             $this->moves->dictionary(),
+        ));
+    }
+
+    /**
+     * What a phone searches by itself; made once for a book and kept.
+     *
+     * @return list<SearchEntry>
+     */
+    public function searchEntries(Squad $squad): array
+    {
+        $hashes = [
+            ...DrillVersion::currentFor($squad)->orderBy('id')->pluck('content_hash')->all(),
+            ...LadderVersion::query()->where('is_current', true)->orderBy('id')->pluck('content_hash')->all(),
+            ...MoveVersion::query()->where('is_current', true)->orderBy('id')->pluck('content_hash')->all(),
+        ];
+
+        return Cache::remember('search.'.hash('xxh128', implode(' ', $hashes)), self::KEEP_SECONDS, fn (): array => SearchEntry::of(
+            array_values($this->versions($squad)->map(fn (DrillVersion $version): Drill => $version->drill())->all()),
+            $this->moves->dictionary(),
+            array_values(LadderVersion::query()->where('is_current', true)->get()
+                ->map(fn (LadderVersion $version): Ladder => $version->ladder())->all()),
         ));
     }
 

@@ -74,6 +74,7 @@ final class ContractTest extends FeatureTestCase
             'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}',
             'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
             'session' => 'sessions/{session}', 'drills-found' => 'squads/{squad}/drill-search', 'drill-choices' => 'drill-choices',
+            'search-index' => 'squads/{squad}/search-index',
             'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server',
             'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps',
             'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',

@@ -73,6 +73,7 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/squads/{squad}/drills/{slug}/file' => Ability::View,
         'POST api/v1/squads/{squad}/drills/{slug}/score' => Ability::Run,
         'GET api/v1/squads/{squad}/drill-search' => Ability::View,
+        'GET api/v1/squads/{squad}/search-index' => Ability::View,
         'POST api/v1/squads/{squad}/drill-trials' => Ability::Plan,
         'POST api/v1/squads/{squad}/drill-files' => Ability::Plan,
         'GET api/v1/squads/{squad}/ladders' => Ability::View,

@@ -53,7 +53,7 @@ final readonly class HardLimits
         $met = isset($this->request->needs->drillDaysAgo[$drill->slug]) ? null : $this->request->needs->movesMet;
         $missing = $met === null ? [] : array_diff($drill->demands->needs, $met);
 
-        return $missing === [] ? null : "{$drill->name} needs ".implode(' and ', $missing).' first.';
+        return $missing === [] ? null : "{$drill->name} needs ".str_replace('-', ' ', implode(' and ', $missing)).' first.';
     }
 
     private function barred(Drill $drill): ?string

@@ -39,6 +39,9 @@ final class OptionMaker
     /** What an even share of touches is worth where nobody lags, of what it is worth where somebody does. */
     private const BOTH_FEET = 0.4;
 
+    /** Less work than this of a drill's time, laying out left out, is not worth telling it; this tool's own value. */
+    private const LEAST_WORK = 0.5;
+
     /** A closing game is no longer than that; this tool's own value. */
     private const LONGEST_GAME_MINUTES = 20.0;
 
@@ -107,12 +110,13 @@ final class OptionMaker
         return $variants;
     }
 
-    /** Not longer than children of this age stay with one thing, but for games; and nobody waits longer than they work. */
+    /** Not longer than children of this age stay with one thing, but for games; more work than talk; nobody waits longer than they work. */
     private function isBearable(Phase $phase, Option $option): bool
     {
         $seconds = $option->judged->meanSeconds + $option->work->meanSeconds;
 
         return ($phase === Phase::Game || $seconds <= Bearable::minutes($this->request->underAge) * 60.0)
+            && $option->work->meanSeconds >= self::LEAST_WORK * $seconds
             && $option->mostWaiting <= 0.0
             && ($phase !== Phase::WarmUp || $option->isBallForAll);
     }

@@ -6,13 +6,10 @@ namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
-use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\Counted;
-use FleetSparrow\Core\Touch\FootBalance;
-use FleetSparrow\Core\Touch\FootMark;
 
 /**
  * Proposes sessions: warm-up with the ball, technique, technique under more demand, a number to beat, a game, and a talk by
@@ -271,7 +268,7 @@ final class SessionBuilder
             $blocks,
             $found->value,
             $evaluation,
-            [...self::notes($found, $phases), ...$notes, ...self::feet($request, $evaluation)],
+            [...self::notes($found, $phases, $theme), ...$notes],
         );
     }
 
@@ -279,38 +276,18 @@ final class SessionBuilder
      * @param  non-empty-list<Phase>  $phases
      * @return list<string>
      */
-    private static function notes(Sequence $found, array $phases): array
+    private static function notes(Sequence $found, array $phases, Family $theme): array
     {
         $notes = [];
         foreach ($found->options as $place => $option) {
             if ($option === null) {
-                $notes[] = 'No '.$phases[$place]->words().': nothing that may be done fits into the time left.';
-            } elseif ($phases[$place] === Phase::Game && ! $option->drill->demands->keepsTheme) {
-                $notes[] = 'The game does not keep the theme\'s rule; say it before the whistle, or choose one that does.';
+                $notes[] = ucfirst($phases[$place]->words()).' is left out: nothing that may be done fits into the time left.';
+            } elseif ($phases[$place] === Phase::Game && $option->drill->family !== $theme && ! $option->drill->demands->keepsTheme) {
+                $notes[] = "The game is not made for {$theme->words()}: what was trained counts double in it; say so before the whistle.";
             }
         }
 
         return $notes;
-    }
-
-    /** @return list<string> a session that leaves one foot behind says so, unless that was asked for */
-    private static function feet(BuildRequest $request, PlanEvaluation $evaluation): array
-    {
-        [$left, $right] = [0.0, 0.0];
-        foreach ($evaluation->touches as $tally) {
-            $left += $tally->contactsOf(FootMark::Left);
-            $right += $tally->contactsOf(FootMark::Right);
-        }
-
-        return $request->wish === Wish::WeakerFoot || FootBalance::isKept($left, $right)
-            ? []
-            : [
-                sprintf(
-                    'The %s foot has %d%% of the touches.',
-                    $left < $right ? 'left' : 'right',
-                    (int) round(100 * FootBalance::share($left, $right)),
-                ),
-            ];
     }
 
     /**

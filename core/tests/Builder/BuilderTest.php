@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Builder;
 
+use FleetSparrow\Core\Advice\Remark;
 use FleetSparrow\Core\Builder\BuildAnswer;
 use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\HardLimits;
@@ -250,7 +251,10 @@ final class BuilderTest extends TestCase
         );
         self::assertNotSame([], $rightOnly);
         $answer = self::propose(['book' => $rightOnly, 'slotMinutes' => 60]);
-        self::assertStringContainsString('The left foot has', implode(' ', $answer->proposals[0]->notes));
+        self::assertStringContainsString('The left foot has', implode(' ', array_map(
+            static fn (Remark $one): string => $one->sentence,
+            $answer->proposals[0]->evaluation->rating->remarks ?? [],
+        )));
         $value = fn (
             ?float $lately,
             string $slug,

@@ -104,6 +104,7 @@ function Bar({ me }: { me: Me }) {
         ) : (
           <span>{me.squads[0]?.name}</span>
         )}
+        <NavLink to="/find">Find</NavLink>
         <NavLink to="/settings">Settings</NavLink>
         <button type="button" className="link" onClick={() => setDusk(!isDusk)}>
           {isDusk ? 'Paper' : 'Dusk'}

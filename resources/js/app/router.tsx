@@ -23,6 +23,7 @@ export const router = createBrowserRouter([
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },
       { path: 'player/:playerId/line/:lineKey', lazy: async () => ({ Component: (await import('../features/player/TriesPage')).TriesPage }) },
+      { path: 'find', lazy: async () => ({ Component: (await import('../features/find/FindPage')).FindPage }) },
       { path: 'book', lazy: async () => ({ Component: (await import('../features/book/BookPage')).BookPage }) },
       { path: 'book/drills', lazy: async () => ({ Component: (await import('../features/book/DrillsPage')).DrillsPage }) },
       { path: 'book/ladders', lazy: async () => ({ Component: (await import('../features/book/LaddersPage')).LaddersPage }) },

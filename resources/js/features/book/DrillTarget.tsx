@@ -12,8 +12,8 @@ const schools: Record<string, string> = {
   'own-record': 'own record and one',
   'last-plus-one': 'last session and one',
   milestones: 'the next milestone',
-  fixed: 'one number for everybody',
-  stretch: 'a stretch, out of the last eight days',
+  fixed: 'one number for all',
+  stretch: 'a stretch',
 };
 
 /** How this squad sets the number to beat of a drill: as it usually does, or in a way of its own. */

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import { useQuery } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { bookQueries } from '../../shared/api/bookQueries';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { familyWords } from '../../shared/lib/format';
@@ -9,6 +9,7 @@ import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { drillBlock, minutesBlock } from '../../shared/lib/draft';
+import { searcher } from '../../shared/lib/search';
 
 interface AddBlockProps {
   drills: Drill[];
@@ -18,16 +19,17 @@ interface AddBlockProps {
 export function AddBlock({ drills, onAdd }: AddBlockProps) {
   const id = useId();
   const [isOpen, setOpen] = useState(false);
-  const [search, setSearch] = useState('');
+  const [text, setText] = useState('');
   const { squadId } = useSquadId();
-  const asked = search.trim();
-  const answer = useQuery({ ...bookQueries.drills(squadId, { find: asked }), enabled: asked !== '' });
+  const asked = text.trim();
+  const answer = useQuery({ ...bookQueries.searchIndex(squadId), enabled: isOpen });
+  const search = useMemo(() => searcher((answer.data ?? []).filter(({ kind }) => kind === 'drill')), [answer.data]);
   const bySlug = new Map(drills.map((drill) => [drill.slug, drill]));
-  const found = asked === '' ? drills : (answer.data ?? []).flatMap(({ slug }) => bySlug.get(slug) ?? []);
+  const found = asked === '' ? drills : search(asked).flatMap(({ id: slug }) => bySlug.get(slug) ?? []);
   const take = (block: PlanBlock) => {
     onAdd(block);
     setOpen(false);
-    setSearch('');
+    setText('');
   };
   return (
     <>
@@ -46,7 +48,7 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
       <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby={id} fullWidth maxWidth="sm">
         <div className="page stack">
           <h2 id={id}>Add a drill</h2>
-          <Field label="Find by name, family or words" inputProps={{ maxLength: 120 }} value={search} onValue={setSearch} autoFocus />
+          <Field label="Find by name, family or words" inputProps={{ maxLength: 120 }} value={text} onValue={setText} autoFocus />
           <ul className="rows picker" tabIndex={0} aria-label="Drills found">
             {found.map((drill) => (
               <li key={drill.versionId} className="spread">

@@ -11,6 +11,7 @@ import {
   moves,
   resetDrawing,
   score,
+  searchIndex,
   type DrillFields,
 } from './bookSchemas';
 import { callApi, getJson } from './client';
@@ -44,6 +45,13 @@ export const bookQueries = {
       queryKey: ['squad', squadId, 'drills', 'found', wishes],
       queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drill-search?${new URLSearchParams(wishes).toString()}`, drillsFound, signal)).found,
       placeholderData: keepPreviousData,
+      staleTime: tenMinutesMs,
+    }),
+  /** What there is to find, for a search on this device. */
+  searchIndex: (squadId: number) =>
+    queryOptions({
+      queryKey: ['squad', squadId, 'drills', 'search-index'],
+      queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/search-index`, searchIndex, signal)).entries,
       staleTime: tenMinutesMs,
     }),
   /** What was done of a drill before a day. */

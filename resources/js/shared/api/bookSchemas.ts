@@ -154,3 +154,11 @@ export const proposals = z.object({
 });
 export type ProposedBlock = z.infer<typeof proposedBlock>;
 export type Proposals = z.infer<typeof proposals>;
+
+/** What there is to find, with its words. */
+export const searchIndex = z.object({
+  entries: z.array(
+    z.object({ kind: z.enum(['move', 'drill', 'ladder', 'player']), id: z.string(), name: z.string(), words: z.array(z.string()), text: z.string() }),
+  ),
+});
+export type SearchEntry = z.infer<typeof searchIndex>['entries'][number];

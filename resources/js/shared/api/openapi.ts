@@ -644,6 +644,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/search-index": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything there is to find, with its words: moves, drills, ladders and the squad's players. Searched on the phone itself. */
+        get: operations["getSquadsSquadSearchIndex"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/calendar": {
         parameters: {
             query?: never;
@@ -955,6 +972,17 @@ export interface components {
             /** Format: date-time */
             finishedAt?: string | null;
             parts?: components["schemas"]["PartTime"][];
+        };
+        SearchEntry: {
+            /** @enum {string} */
+            kind: "move" | "drill" | "ladder" | "player";
+            id: string;
+            name: string;
+            words: string[];
+            text: string;
+        };
+        SearchIndex: {
+            entries: components["schemas"]["SearchEntry"][];
         };
         TodaySession: components["schemas"]["Session"] & {
             evaluation: components["schemas"]["Evaluation"] | null;
@@ -3583,6 +3611,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionSummary"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadSearchIndex: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everything there is to find, with its words: moves, drills, ladders and the squad's players. Searched on the phone itself. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchIndex"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -1,0 +1,75 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, runLink, signedIn } from './support';
+
+test('one search finds moves, drills, ladders and players, and goes on without a network', async ({ page, context }) => {
+  await signedIn(page);
+  await page.goto('/today');
+  await page.getByRole('link', { name: 'Find' }).click();
+  const field = page.getByLabel('Find', { exact: true });
+  const first = page.getByRole('list', { name: 'Found, best first' }).getByRole('listitem');
+  await field.fill('scissor');
+  await expect(first.first()).toContainText('Step over and away');
+  await context.setOffline(true);
+  await field.fill('figur of eight');
+  await expect(first.first()).toContainText('Figure of eight');
+  await field.fill('weak foot');
+  await expect(first.first()).toContainText('Juggling on one foot');
+  await field.fill('xqzvkw');
+  await expect(page.getByText('Nothing is called “xqzvkw” here.')).toBeVisible();
+  await context.setOffline(false);
+  await field.fill('soles on top');
+  await expect(first.filter({ hasText: 'Soles on top of the ball' })).toBeVisible();
+  await expectAccessible(page);
+  await page.setViewportSize(phone);
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await expectAccessible(page);
+  await first.filter({ hasText: 'Soles on top of the ball' }).getByRole('link').click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+});
+
+test('a squad sets the number to beat of one drill, and a block asks for the number its dose can give', async ({ page }) => {
+  await signedIn(page);
+  await page.goto('/book/drills/sole-taps');
+  await page.getByLabel('It is set by').selectOption('fixed');
+  await page.getByLabel(/^The number/).fill('5000');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByText('The count must be between 0 and 999.')).toBeVisible();
+  await expect(page.getByLabel(/^The number/)).toHaveValue('5000');
+  await page.getByLabel(/^The number/).fill('40');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('It is set by').selectOption('');
+  await page.getByRole('button', { name: 'Keep this' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+});
+
+test('a block asks for the number its dose can give, and one press mends what a second coach would say', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Numbers that fit');
+  await addDrill(page, 'Sole taps');
+  await addDrill(page, 'Drag back and away');
+  await page.locator('.slip').first().click();
+  const written = page.getByLabel('Written down');
+  await expect(written.locator('option:checked')).toHaveText('how many in the time');
+  await page.getByLabel('How much is it?').selectOption('race');
+  await expect(written.locator('option:checked')).toHaveText('the time it takes');
+  await written.selectOption('touches-on-path');
+  await expect(written.locator('option:checked')).toHaveText('touches used, fewer is better');
+  // Another dose gives other numbers.
+  await page.getByLabel('How much is it?').selectOption('timed');
+  await expect(written.locator('option:checked')).toHaveText('how many in the time');
+
+  const said = page.getByRole('heading', { name: 'A second coach would say' }).locator('..');
+  await expect(said.getByRole('listitem')).toHaveCount(3);
+  await expectAccessible(page);
+  await expect(said.getByText(/% of the slot is used/)).toBeVisible();
+  await said
+    .getByRole('button', { name: 'No number there' })
+    .or(said.getByRole('button', { name: 'A game of ten minutes at the end' }))
+    .first()
+    .click();
+  await keepChanges(page);
+  await runLink(page).click();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
+});
