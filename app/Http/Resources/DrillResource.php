@@ -33,6 +33,7 @@ use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Timeline\RepTouches;
 use FleetSparrow\Core\Touch\Contact;
 use FleetSparrow\Core\Touch\Group;
+use FleetSparrow\Core\Touch\Turn;
 use FleetSparrow\Core\Touch\Item;
 use FleetSparrow\Core\Touch\Script;
 
@@ -333,6 +334,8 @@ final class DrillResource
         foreach ($items as $item) {
             if ($item instanceof Contact) {
                 $contacts[] = ['foot' => $item->foot->value, 'surface' => $item->surface->value];
+            } elseif ($item instanceof Turn) {
+                $contacts[] = ['foot' => 'turn', 'surface' => (string) $item->degrees];
             } elseif ($item instanceof Group) {
                 $contacts = [...$contacts, ...self::contacts($item->items)];
             }

@@ -5,7 +5,7 @@ import type { MoveSummary } from '../../shared/api/bookSchemas';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { Failed, Loading } from '../../shared/ui/States';
-import { StitchLine } from '../../shared/ui/Stitches';
+import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
 
 /** The move dictionary: each move once, found by whatever a coach calls it. */
@@ -46,6 +46,7 @@ function Found({ moves, asked }: { moves: MoveSummary[]; asked: string }) {
       <p className="quiet" role="status">
         {moves.length} {moves.length === 1 ? 'move' : 'moves'}
       </p>
+      <StitchLegend />
       {families.map((family) => (
         <section key={family} className="tight">
           <h2>{familyWords(family)}</h2>

@@ -8,7 +8,7 @@ import { familyWords } from '../../shared/lib/format';
 import { DrillParts } from '../../shared/ui/DrillParts';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
-import { StitchLine } from '../../shared/ui/Stitches';
+import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
 import { WalkedDrawing } from '../../shared/ui/WalkedDrawing';
 import { DrillActs } from './DrillActs';
 import { DrillLadder } from './DrillLadder';
@@ -64,6 +64,7 @@ function Shown({ page }: { page: DrillPageData }) {
           <section className="tight">
             <h2>Touches</h2>
             {drill.parts.length === 0 && <StitchLine contacts={drill.contacts} times={2} label="" />}
+            <StitchLegend />
             <p className="quiet">
               <code>{drill.script}</code>
             </p>

@@ -2,12 +2,15 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { bookQueries } from '../../shared/api/bookQueries';
 import type { DrillSummary } from '../../shared/api/bookSchemas';
+import { squadQueries } from '../../shared/api/queries';
+import type { Drawing } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
-import { StitchLine } from '../../shared/ui/Stitches';
+import { PlanThumb } from '../../shared/ui/PlanThumb';
+import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
 import { DrillWishes } from './DrillWishes';
 import { ImportDrills } from './ImportDrills';
@@ -58,6 +61,10 @@ const peopleWords = { alone: 'alone', pair: 'in pairs', group: 'in a group' };
 
 function Found({ drills }: { drills: DrillSummary[] }) {
   const wording = useFootWording();
+  const { squadId } = useSquadId();
+  // Drawings come after the words: whoever knows the name is gone before.
+  const whole = useQuery(squadQueries.drills(squadId));
+  const drawings = new Map((whole.data ?? []).map((one): [string, Drawing] => [one.slug, one.drawing]));
   if (drills.length === 0)
     return <p role="status">No drill fits all of this. Leave a wish out, or try a surface, such as sole, or what you have, such as wall.</p>;
   const families = [...new Set(drills.map((drill) => drill.family))];
@@ -66,6 +73,7 @@ function Found({ drills }: { drills: DrillSummary[] }) {
       <p className="quiet" role="status">
         {drills.length} {drills.length === 1 ? 'drill' : 'drills'}
       </p>
+      <StitchLegend />
       {families.map((family) => (
         <section key={family} className="tight">
           <h2>{familyWords(family)}</h2>
@@ -75,7 +83,10 @@ function Found({ drills }: { drills: DrillSummary[] }) {
               .map((drill) => (
                 <li key={drill.slug}>
                   <Link to={`/book/drills/${drill.slug}`}>{drill.name}</Link>
-                  <StitchLine contacts={drill.contacts} label="" />
+                  <span className="spread">
+                    <StitchLine contacts={drill.contacts.slice(0, 8)} label="" />
+                    <Thumb drawing={drawings.get(drill.slug)} />
+                  </span>
                   <span>{drill.summary}</span>
                   <span className="quiet">
                     {[
@@ -94,4 +105,8 @@ function Found({ drills }: { drills: DrillSummary[] }) {
       ))}
     </>
   );
+}
+
+function Thumb({ drawing }: { drawing: Drawing | undefined }) {
+  return drawing ? <PlanThumb drawing={drawing} /> : null;
 }

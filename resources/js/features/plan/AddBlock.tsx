@@ -7,6 +7,7 @@ import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { PlanThumb } from '../../shared/ui/PlanThumb';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { drillBlock, minutesBlock } from '../../shared/lib/draft';
 import { searcher } from '../../shared/lib/search';
@@ -57,8 +58,9 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
                   <br />
                   <span className="quiet">{drill.summary}</span>
                   <br />
-                  <StitchLine contacts={drill.contacts} label="" />
+                  <StitchLine contacts={drill.contacts.slice(0, 8)} label="" />
                 </span>
+                <PlanThumb drawing={drill.drawing} />
                 <Button onClick={() => take(drillBlock(drill))} aria-label={`Add ${drill.name}`}>
                   Add
                 </Button>
