@@ -73,3 +73,28 @@ test('a block asks for the number its dose can give, and one press mends what a 
   await runLink(page).click();
   await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
 });
+
+test('a circuit of twelve moves is made in fewer than twenty-five presses, and a layout keeps what both kinds have', async ({ page }) => {
+  await signedIn(page);
+  await page.goto('/book/drills');
+  await page.getByRole('link', { name: 'Make a circuit of your own' }).click();
+  let presses = 1;
+  const put = page.getByRole('button', { name: /^Put in/ });
+  for (let i = 0; i < 12; i++, presses++) await put.nth(i).click();
+  await page.getByLabel('Name', { exact: true }).fill('Twelve of ours');
+  await page.getByLabel('Feet', { exact: true }).nth(1).selectOption('each');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep as our own' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Twelve of ours' })).toBeVisible();
+  expect(presses + 2).toBeLessThan(25);
+  await expect(page.getByText('1 × 30 s each foot, 10 s after')).toBeVisible();
+  await expect(page.getByText('Pull back and behind the standing leg')).toBeVisible();
+
+  await page.goto('/book/drills/zigzag-in-out/copy');
+  await page.getByLabel('Spacing', { exact: true }).fill('6');
+  await page.getByLabel('Kind').first().selectOption('line');
+  await expect(page.getByLabel('Spacing', { exact: true })).toHaveValue('6');
+  await expect(page.getByLabel('Markers', { exact: true })).toHaveValue('5');
+  await page.getByLabel('Kind').first().selectOption('reference');
+  await expect(page.getByText('To each side: Enter a length with its unit')).toBeVisible();
+});

@@ -9,6 +9,8 @@ use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Exception\InvalidDrill;
+use FleetSparrow\Core\Layout\LayoutKinds;
+use FleetSparrow\Core\Layout\LayoutParameter;
 use FleetSparrow\Core\Shared\AgeGroup;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
@@ -41,13 +43,21 @@ class DrillRequest extends FormRequest
         return ['fields.*' => 'A drill is a list of fields.', 'scaleTo.*' => 'An age group is one of U6 to U18.'];
     }
 
-    /** @return array<string, mixed> as they came, but for what was left empty */
+    /** @return array<string, mixed> as they came, but for what was left empty and what a layout of this kind has no use for */
     public function drillFields(): array
     {
         /** @var array<string, mixed> $fields */
-        $fields = (array) $this->validated('fields');
+        $fields = array_filter((array) $this->validated('fields'), fn (mixed $value): bool => $value !== null);
+        $layout = $fields['layout'] ?? null;
+        $parameters = is_array($layout) && is_string($layout['kind'] ?? null)
+            ? LayoutKinds::standard()->tryParameters($layout['kind'])
+            : null;
+        if ($parameters !== null) {
+            $names = array_map(static fn (LayoutParameter $one): string => $one->name, $parameters);
+            $fields['layout'] = array_intersect_key($layout, array_flip(['kind', ...$names]));
+        }
 
-        return array_filter($fields, fn (mixed $value): bool => $value !== null);
+        return $fields;
     }
 
     /**

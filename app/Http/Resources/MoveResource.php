@@ -20,7 +20,7 @@ use FleetSparrow\Core\Touch\StepStrip;
             'family' => 'string',
             'script' => 'string',
             'contacts' => 'Contact[]',
-            'touchesPerRep' => 'int',
+            'touchesPerRep' => 'int', 'secondsPerRep' => 'number',
             'words' => 'string[]',
         ],
     ),
@@ -70,6 +70,7 @@ final class MoveResource
             'script' => $move->script->text(),
             'contacts' => DrillResource::contacts($move->script->resolved(Foot::Right)->items),
             'touchesPerRep' => $move->touchesPerRep(),
+            'secondsPerRep' => $move->secondsPerRep(),
             'words' => $move->words,
         ];
     }

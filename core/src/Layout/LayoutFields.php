@@ -27,7 +27,7 @@ final readonly class LayoutFields
     {
         $value = $this->fields[$name] ?? null;
 
-        return is_int($value) ? $value : throw InvalidLayout::at("layout.{$name}", "The layout needs a whole number in \"{$name}\".");
+        return is_int($value) ? $value : throw InvalidLayout::at("layout.{$name}", 'Enter a whole number.');
     }
 
     /** @throws InvalidLayout|InvalidValue If there is no length of that name. */
@@ -39,7 +39,7 @@ final readonly class LayoutFields
         if ($unit === null || (! is_int($value) && ! is_float($value))) {
             throw InvalidLayout::at(
                 "layout.{$name}",
-                "The layout needs a length in \"{$name}\", such as {\"value\": 4, \"unit\": \"yd\"}.",
+                'Enter a length with its unit; in a file {"value": 4, "unit": "yd"}.',
             );
         }
 

@@ -66,6 +66,12 @@ final readonly class Move
         }
     }
 
+    /** Where nobody has said: half a second a touch, one second at least; this tool's own value. */
+    public function secondsPerRep(): float
+    {
+        return max(1.0, 0.5 * $this->touchesPerRep());
+    }
+
     /** Contacts of one rep; a part done as often as the path allows counts once. */
     public function touchesPerRep(): int
     {

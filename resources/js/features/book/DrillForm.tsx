@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { addDrill, bookQueries, changeDrill, scaleDrill } from '../../shared/api/bookQueries';
 import { drillPage, type DrillChoices, type DrillFields, type DrillPageData } from '../../shared/api/bookSchemas';
 import { ApiError } from '../../shared/api/client';
@@ -9,7 +9,7 @@ import { Choice } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { DrillSections } from './DrillSections';
-import { rememberDrill, textAt, unkeptDrill, withValue } from './fields';
+import { freshCircuit, rememberDrill, textAt, unkeptDrill, withValue } from './fields';
 import { TrialResult } from './TrialResult';
 
 interface DrillFormProps {
@@ -21,8 +21,9 @@ interface DrillFormProps {
 export function DrillForm({ page, choices, isChange }: DrillFormProps) {
   const { squadId } = useSquadId();
   const { drill, own } = page;
-  const act = isChange ? 'change' : 'copy';
-  const begun = isChange ? page.fields : withValue(page.fields, ['name'], `${drill.name}, our way`);
+  const isFresh = useSearchParams()[0].get('fresh') === 'circuit';
+  const act = isChange ? 'change' : isFresh ? 'fresh' : 'copy';
+  const begun = isFresh ? freshCircuit(page.fields) : isChange ? page.fields : withValue(page.fields, ['name'], `${drill.name}, our way`);
   const [fields, setFields] = useState<DrillFields>(() => unkeptDrill(squadId, drill.slug, act) ?? begun);
   // Made anew when the server has scaled the drill: number fields keep what was typed in them.
   const [round, setRound] = useState(0);
@@ -63,7 +64,7 @@ export function DrillForm({ page, choices, isChange }: DrillFormProps) {
       }}
     >
       <div className="head">
-        <h1>{isChange ? `Change ${drill.name}` : `Your own ${drill.name}`}</h1>
+        <h1>{isFresh ? 'A circuit of your own' : isChange ? `Change ${drill.name}` : `Your own ${drill.name}`}</h1>
         <div className="acts">
           <Button component={Link} to={`/book/drills/${drill.slug}`} variant="text" onClick={() => rememberDrill(squadId, drill.slug, act, undefined)}>
             Leave it

@@ -51,6 +51,11 @@ export function DrillsPage() {
         {found.isPending && <Loading what="the book" />}
         {found.isError && <Failed fault={found.error} onRetry={() => void found.refetch()} />}
         {found.data && <Found drills={found.data} />}
+        {squad && squad.role !== 'assistant' && (
+          <p>
+            <Link to="/book/drills/warm-up-circuit-three/copy?fresh=circuit">Make a circuit of your own</Link>
+          </p>
+        )}
         {squad && squad.role !== 'assistant' && <ImportDrills squadId={squadId} />}
       </div>
     </>

@@ -3,7 +3,7 @@ import { Choice } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { optionsOf, type SectionProps } from './sectionProps';
-import { numberAt, textAt, valueAt } from './fields';
+import { numberAt, objectAt, textAt, valueAt } from './fields';
 
 const units: [string, string][] = [
   ['m', 'm'],
@@ -25,7 +25,8 @@ export function LayoutSection({ fields, choices, parameters, faultAt, onChange }
           value={kind}
           options={optionsOf(choices, 'layout')}
           fault={faultAt('layout.kind')}
-          onValue={(next) => onChange(['layout'], { kind: next })}
+          // What both kinds have stays.
+          onValue={(next) => onChange(['layout'], { ...objectAt(fields, ['layout']), kind: next })}
         />
         {parameters.map((one) => {
           const path = ['layout', one.name];

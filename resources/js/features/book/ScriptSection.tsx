@@ -1,13 +1,25 @@
 import Button from '@mui/material/Button';
-import { countedField } from '../../shared/lib/doseWords';
-import { Field } from '../../shared/ui/Field';
+import type { MoveSummary } from '../../shared/api/bookSchemas';
+import { countedField, doseSideOptions } from '../../shared/lib/doseWords';
+import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
+import { useFootWording } from '../../shared/ui/SquadChoice';
+import { CircuitMoves } from './CircuitMoves';
 import type { SectionProps } from './sectionProps';
 import { listAt, numberAt, textAt, valueAt } from './fields';
 
 const kinds = { combination: 'Parts', buildUp: 'Links', circuit: 'Items' } as const;
 const part = { name: 'One more', script: 'a.in' };
-const item = { ...part, secondsPerRep: 1.5, dose: { kind: 'timed', workSeconds: 30, sides: 'both' }, restSeconds: 0 };
+const item = { ...part, secondsPerRep: 1.5, dose: { kind: 'timed', workSeconds: 30, sides: 'both' }, restSeconds: 10 };
+
+/** As much of it as of the item before, so that a circuit of alike items is made by adding alone. */
+const itemOf = (move: MoveSummary, before: unknown): Record<string, unknown> => ({
+  name: move.name,
+  script: move.script,
+  secondsPerRep: move.secondsPerRep,
+  dose: valueAt(before, ['dose']) ?? item.dose,
+  restSeconds: valueAt(before, ['restSeconds']) ?? item.restSeconds,
+});
 
 /** What the feet do: one script, or the parts, links or items it is put together from. */
 export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
@@ -61,8 +73,18 @@ export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
               </li>
             ))}
           </ol>
+          {kind === 'circuit' && (
+            <CircuitMoves
+              onAdd={(move) => {
+                const items = listAt(fields, [kind]);
+                onChange([kind, items.length], itemOf(move, items.at(-1)));
+              }}
+            />
+          )}
           <p>
-            <Button onClick={() => onChange([kind, listAt(fields, [kind]).length], kind === 'circuit' ? item : part)}>Add one</Button>
+            <Button onClick={() => onChange([kind, listAt(fields, [kind]).length], kind === 'circuit' ? item : part)}>
+              {kind === 'circuit' ? 'Add one of your own' : 'Add one'}
+            </Button>
           </p>
         </>
       )}
@@ -72,9 +94,17 @@ export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
 
 function ItemDose({ index, fields, faultAt, onChange }: Omit<SectionProps, 'choices'> & { index: number }) {
   const at = ['circuit', index];
+  const wording = useFootWording();
   const counted = countedField(textAt(fields, [...at, 'dose', 'kind']));
   return (
     <>
+      <Choice
+        label="Feet"
+        value={textAt(fields, [...at, 'dose', 'sides']) || 'both'}
+        options={doseSideOptions(wording)}
+        fault={faultAt(`circuit.${index}.dose.sides`)}
+        onValue={(sides) => onChange([...at, 'dose', 'sides'], sides)}
+      />
       {counted && (
         <NumberField
           label={counted.label}

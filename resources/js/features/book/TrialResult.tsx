@@ -2,6 +2,7 @@ import type { DrillTrial } from '../../shared/api/bookSchemas';
 import { clock } from '../../shared/lib/format';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
+import { pathWords } from './fields';
 
 interface TrialResultProps {
   trial: DrillTrial;
@@ -14,6 +15,7 @@ interface TrialResultProps {
 /** What the drill in hand comes to, worked out by the server at every change. */
 export function TrialResult({ trial, name, isPending, isChange }: TrialResultProps) {
   const { drill, worked, line } = trial;
+  const labels = Object.fromEntries(trial.parameters.map((one) => [`layout.${one.name}`, one.label]));
   if (!drill)
     return (
       <div className="notice" role="status">
@@ -21,7 +23,7 @@ export function TrialResult({ trial, name, isPending, isChange }: TrialResultPro
         <ul>
           {trial.faults.map((fault) => (
             <li key={`${fault.path} ${fault.message}`}>
-              <span className="quiet">{fault.path}</span> {fault.message}
+              <span className="quiet">{pathWords(fault.path, labels)}:</span> {fault.message}
             </li>
           ))}
         </ul>
@@ -71,6 +73,7 @@ export function TrialResult({ trial, name, isPending, isChange }: TrialResultPro
             touches, {drill.touchesPerRep} a rep.
           </p>
           <p>Kit for one station: {drill.drawing.kit.join(', ')}.</p>
+          <p>Written down: {countedWords(worked.block)}.</p>
           {worked.stationsFit !== null && (
             <p>
               At least {worked.stationsFit} {worked.stationsFit === 1 ? 'station fits' : 'stations fit'} your ground.
@@ -96,3 +99,7 @@ export function TrialResult({ trial, name, isPending, isChange }: TrialResultPro
     </div>
   );
 }
+
+/** Which number is asked for. */
+const countedWords = ({ counts, mayCount }: NonNullable<DrillTrial['worked']>['block']): string =>
+  mayCount.find((one) => one.kind === counts)?.words ?? 'nothing of the drill as a whole';

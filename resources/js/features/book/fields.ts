@@ -60,3 +60,36 @@ export function unkeptDrill(squadId: number, slug: string, act: string): DrillFi
 export function rememberDrill(squadId: number, slug: string, act: string, fields: DrillFields | undefined): void {
   note(keyOf(squadId, slug, act), fields && JSON.stringify(fields));
 }
+
+/** A circuit with nothing in it yet, on the ground of one of the book. */
+export const freshCircuit = (fields: DrillFields): DrillFields => ({ ...fields, name: 'Our circuit', summary: 'Our moves, one after the other.', circuit: [] });
+
+const words: Record<string, string> = {
+  name: 'Name',
+  summary: 'In a sentence',
+  script: 'Touch script',
+  layout: 'Layout',
+  dose: 'Dose',
+  scoring: 'What counts',
+  organisation: 'People',
+  circuit: 'Items',
+  combination: 'Parts',
+  buildUp: 'Links',
+  secondsPerRep: 'Seconds a rep',
+  metresPerSecond: 'Metres a second',
+  restSeconds: 'Rest after',
+  points: 'Say',
+  faults: 'Faults',
+  cautions: 'Cautions',
+  fromAge: 'From',
+  goodChance: 'Good ones, 0 to 1',
+  fetchSeconds: 'To fetch a miss, s',
+};
+
+/** A path as a coach reads it: "Items, 3, Touch script"; the layout's and the dose's fields by the words beside them. */
+export const pathWords = (path: string, labels: Record<string, string>): string =>
+  labels[path] ??
+  path
+    .split('.')
+    .map((key) => (/^\d+$/.test(key) ? String(Number(key) + 1) : (words[key] ?? key.replace(/([A-Z])/g, ' $1').toLowerCase())))
+    .join(', ');

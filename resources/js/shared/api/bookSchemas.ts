@@ -9,6 +9,7 @@ const moveSummary = z.object({
   script: z.string(),
   contacts: z.array(contact),
   touchesPerRep: z.number(),
+  secondsPerRep: z.number(),
   words: z.array(z.string()),
 });
 export const moves = z.object({ moves: z.array(moveSummary) });

@@ -1695,6 +1695,7 @@ export interface components {
             script: string;
             contacts: components["schemas"]["Contact"][];
             touchesPerRep: number;
+            secondsPerRep: number;
             words: string[];
         };
         MoveRef: {
