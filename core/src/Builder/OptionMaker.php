@@ -90,11 +90,11 @@ final class OptionMaker
         $changes = match (true) {
             is_int($fields['sets'] ?? null) => array_map(
                 static fn (int $by): array => ['sets' => $fields['sets'] + $by],
-                [-1, 1, 2, 4],
+                [-1, 1, 3],
             ),
             is_numeric($fields['minutes'] ?? null) => array_map(
                 static fn (float $times): array => ['minutes' => min(self::LONGEST_GAME_MINUTES, round($times * $fields['minutes']))],
-                [0.75, 1.25, 1.5, 2.0, 2.5],
+                [1.25, 1.75, 2.5],
             ),
             default => [],
         };

@@ -13,7 +13,7 @@ final class Search
     /** Beginnings are compared with those of about their length, in so many steps of the slot. */
     private const LENGTHS = 24;
 
-    private const OF_EACH_LENGTH = 6;
+    private const OF_EACH_LENGTH = 5;
 
     /** Of the beginnings kept to the end, so many are improved. */
     private const IMPROVED = 2;

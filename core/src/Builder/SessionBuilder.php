@@ -20,7 +20,7 @@ final class SessionBuilder
     public const PROPOSALS = 3;
 
     /** Of each part's drills so many are looked at in combination, those worth most by themselves; enough for three that differ. */
-    private const DRILLS_A_PART = 10;
+    private const DRILLS_A_PART = 8;
 
     /** So many of what was wanted and cannot be are named. */
     private const LEFT_OUT = 3;
