@@ -31,5 +31,6 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   reporter: [['list']],
-  use: { baseURL: own, launchOptions: chromium, viewport: { width: 1280, height: 800 }, trace: 'off' },
+  // What stands between a page and the network is tried in a test of its own; in the others it would hide what is broken on purpose.
+  use: { serviceWorkers: 'block', baseURL: own, launchOptions: chromium, viewport: { width: 1280, height: 800 }, trace: 'off' },
 });

@@ -1,9 +1,22 @@
 import react from '@vitejs/plugin-react';
+import { serwist } from '@serwist/vite';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: process.env.VITEST ? [react()] : [laravel({ input: ['resources/js/app/main.tsx'], refresh: false }), react()],
+  plugins: process.env.VITEST ? [react()] : [
+        laravel({ input: ['resources/js/app/main.tsx'], refresh: false }),
+        react(),
+        serwist({
+          swSrc: 'resources/js/sw.ts',
+          swDest: '../sw.js',
+          injectionPoint: 'self.__SW_MANIFEST',
+          rollupFormat: 'iife',
+          globDirectory: 'public/build',
+          globPatterns: ['assets/*.{js,css,woff2}'],
+          modifyURLPrefix: { '': '/build/' },
+        }),
+      ],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'] },
 });

@@ -8,6 +8,8 @@
     <meta name="csp-nonce" content="{{ Vite::cspNonce() }}">
     <title>Fleet Sparrow</title>
     <link rel="icon" href="/sparrow.svg" type="image/svg+xml">
+    <link rel="apple-touch-icon" href="/icon-192.png">
+    <link rel="manifest" href="/manifest.webmanifest">
     @viteReactRefresh
     @vite('resources/js/app/main.tsx')
 </head>

@@ -8,6 +8,8 @@ import { meQuery, signOut } from '../shared/api/queries';
 import type { Me } from '../shared/api/schemas';
 import { actFor, flushMarks, useOutbox } from '../shared/lib/outbox';
 import { onSignedOut } from '../shared/lib/signedOut';
+import { forgetHeld, letNewIn } from '../shared/lib/openable';
+import { HeldLine } from '../shared/ui/HeldLine';
 import { Failed, Loading } from '../shared/ui/States';
 import { SquadChoice, useSquadId } from '../shared/ui/SquadChoice';
 import { StitchMark } from '../shared/ui/Stitches';
@@ -35,6 +37,7 @@ export function Shell() {
   }, [account]);
 
   const welcome = (data: Me) => {
+    forgetHeld();
     queryClient.setQueryData(meQuery.queryKey, data);
     setExpired(false);
     actFor(data.id);
@@ -62,6 +65,7 @@ export function Shell() {
 function Frame({ me }: { me: Me }) {
   const { pathname } = useLocation();
   const isRun = /^\/run\/\d+/.test(pathname);
+  useEffect(() => letNewIn(pathname), [pathname]);
   const isSettings = pathname === '/settings';
   return (
     <SquadChoice squads={me.squads}>
@@ -91,6 +95,7 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/squad">Squad</NavLink>
       </nav>
       <div className="who">
+        <HeldLine />
         {unsent > 0 && <Link to="/waiting">{unsent} saved here, not sent yet</Link>}
         {unsent === 0 && ofOthers > 0 && <Link to="/waiting">{ofOthers} of another account wait here</Link>}
         {me.squads.length > 1 ? (
@@ -123,6 +128,7 @@ function SignOutButton({ unsent }: { unsent: number }) {
       return;
     }
     await signOut().catch(() => undefined);
+    forgetHeld();
     window.location.assign('/');
   };
   return (

@@ -6,6 +6,7 @@ import '@fontsource/sofia-sans-condensed/latin-800.css';
 import './theme/app.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { keepOpenable } from '../shared/lib/openable';
 import { App } from './App';
 
 const root = document.getElementById('root');
@@ -15,3 +16,4 @@ if (root)
       <App />
     </StrictMode>,
   );
+keepOpenable();

@@ -3,6 +3,8 @@ import { Link, useParams } from 'react-router';
 import type { Press } from '../../kernel/segmentClock';
 import type { RunPack } from '../../shared/api/schemas';
 import type { Entry } from '../../shared/lib/outbox';
+import { askToPersist } from '../../shared/lib/openable';
+import { HeldLine } from '../../shared/ui/HeldLine';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useThemeChoice } from '../../shared/ui/ThemeChoice';
 import { ClockView } from './ClockView';
@@ -14,6 +16,7 @@ import { useClock, useEntries, useRunState } from './useRun';
 export function RunPage() {
   const sessionId = Number(useParams().sessionId);
   const { setAtPitch } = useThemeChoice();
+  useEffect(askToPersist, []);
   useEffect(() => {
     setAtPitch(true);
     return () => setAtPitch(false);
@@ -52,6 +55,7 @@ function Run({ pack, firstPresses, firstLinks, firstEntries }: RunProps) {
         <strong>
           Block {number} of {pack.blocks.length}
         </strong>
+        <HeldLine />
         <SentLine hasNumbers={Object.keys(entries).length > 0} />
         <Link to={`/plan/${pack.session.id}`}>Leave</Link>
       </div>

@@ -1,9 +1,11 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { squadQueries } from '../../shared/api/queries';
 import type { Today } from '../../shared/api/schemas';
 import { clock, clockTime, day, familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { takeAlong } from '../../shared/lib/openable';
 import { recapWords } from '../../shared/lib/recap';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
@@ -13,6 +15,11 @@ import { NewSession } from './NewSession';
 export function TodayPage() {
   const { squadId, squad } = useSquadId();
   const today = useQuery(squadQueries.today(squadId));
+  const ahead = today.data ? [today.data.next?.id, ...today.data.upcoming.map((one) => one.id)] : [];
+  const next = [...new Set(ahead.filter((id) => id !== undefined))].slice(0, 2).join();
+  useEffect(() => {
+    if (next) takeAlong(next.split(',').map(Number));
+  }, [next]);
   if (today.isPending) return <Loading what="today" />;
   if (today.isError)
     return (

@@ -1,4 +1,5 @@
 import type { ZodType } from 'zod';
+import { noteHeld } from '../lib/openable';
 
 export interface FieldFault {
   path: string;
@@ -63,7 +64,7 @@ export const getJson = <T>(path: string, schema: ZodType<T>, signal?: AbortSigna
 async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {
   const content = text ?? (body === undefined ? undefined : JSON.stringify(body));
   try {
-    return await fetch(`/api/v1${path}`, {
+    const response = await fetch(`/api/v1${path}`, {
       method,
       credentials: 'same-origin',
       headers: {
@@ -75,6 +76,8 @@ async function send(path: string, { method, body, text, headers, signal }: Call)
       ...(content === undefined ? {} : { body: content }),
       ...(signal ? { signal } : {}),
     });
+    noteHeld(response.headers.get('X-Held-Since') ?? undefined);
+    return response;
   } catch (fault) {
     if (signal?.aborted) throw fault;
     throw new ApiError('offline', 'No connection. What you entered is still here.');

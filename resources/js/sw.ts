@@ -1,0 +1,59 @@
+/// <reference lib="webworker" />
+import { NetworkFirst, Serwist, type PrecacheEntry, type SerwistGlobalConfig, type SerwistPlugin } from 'serwist';
+
+declare global {
+  interface WorkerGlobalScope extends SerwistGlobalConfig {
+    __SW_MANIFEST: (PrecacheEntry | string)[] | undefined;
+  }
+}
+declare const self: ServiceWorkerGlobalScope;
+
+const HELD = 'held';
+const SHELL = 'shell';
+
+/** What a coach needs at a pitch without signal: who is signed in, today, the sessions with their packs, the book and its words. */
+const held = [
+  /^\/api\/v1\/me$/,
+  /^\/api\/v1\/moves$/,
+  /^\/api\/v1\/squads\/\d+\/(today|drills|search-index|ladders)$/,
+  /^\/api\/v1\/squads\/\d+$/,
+  /^\/api\/v1\/sessions\/\d+(\/run)?$/,
+];
+
+/** An answer that is kept says since when. */
+const datesIt: SerwistPlugin = {
+  cacheWillUpdate: async ({ response }) => {
+    if (!response.ok) return null;
+    const headers = new Headers(response.headers);
+    headers.set('X-Held-Since', new Date().toISOString());
+    return new Response(await response.clone().blob(), { status: response.status, statusText: response.statusText, headers });
+  },
+};
+
+const serwist = new Serwist({
+  precacheEntries: self.__SW_MANIFEST,
+  // A new version waits until the page says that no run is under way.
+  skipWaiting: false,
+  clientsClaim: true,
+  runtimeCaching: [
+    {
+      matcher: ({ request, url }) => request.mode === 'navigate' && !/^\/(api\/|up$|invitation\/|reset\/)/.test(url.pathname),
+      // The shell is one page, whatever its address.
+      handler: new NetworkFirst({ cacheName: SHELL, networkTimeoutSeconds: 3, plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }] }),
+    },
+    {
+      matcher: ({ request, url }) => request.method === 'GET' && held.some((path) => path.test(url.pathname)),
+      handler: new NetworkFirst({ cacheName: HELD, networkTimeoutSeconds: 4, plugins: [datesIt] }),
+    },
+  ],
+});
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(caches.open(SHELL).then((cache) => cache.add('/')));
+});
+self.addEventListener('message', (event) => {
+  if (event.data === 'take-over') void self.skipWaiting();
+  // Whoever signs out or in leaves nothing of the account before.
+  if (event.data === 'forget') event.waitUntil(caches.delete(HELD));
+});
+serwist.addEventListeners();
