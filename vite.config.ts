@@ -4,7 +4,9 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: process.env.VITEST ? [react()] : [
+  plugins: process.env.VITEST
+    ? [react()]
+    : [
         laravel({ input: ['resources/js/app/main.tsx'], refresh: false }),
         react(),
         serwist({

@@ -20,10 +20,16 @@ const held = [
   /^\/api\/v1\/sessions\/\d+(\/run)?$/,
 ];
 
-/** An answer that is kept says since when. */
+let forgotAtMs = 0;
+
+/** An answer that is kept says since when; one that was asked for before somebody signed out is not kept. */
 const datesIt: SerwistPlugin = {
-  cacheWillUpdate: async ({ response }) => {
-    if (!response.ok) return null;
+  handlerWillStart: ({ state }) => {
+    if (state) state.askedAtMs = Date.now();
+    return Promise.resolve();
+  },
+  cacheWillUpdate: async ({ response, state }) => {
+    if (!response.ok || Number(state?.askedAtMs ?? 0) <= forgotAtMs) return null;
     const headers = new Headers(response.headers);
     headers.set('X-Held-Since', new Date().toISOString());
     return new Response(await response.clone().blob(), { status: response.status, statusText: response.statusText, headers });
@@ -31,7 +37,7 @@ const datesIt: SerwistPlugin = {
 };
 
 const serwist = new Serwist({
-  precacheEntries: self.__SW_MANIFEST,
+  precacheEntries: self.__SW_MANIFEST ?? [],
   // A new version waits until the page says that no run is under way.
   skipWaiting: false,
   clientsClaim: true,
@@ -54,6 +60,9 @@ self.addEventListener('install', (event) => {
 self.addEventListener('message', (event) => {
   if (event.data === 'take-over') void self.skipWaiting();
   // Whoever signs out or in leaves nothing of the account before.
-  if (event.data === 'forget') event.waitUntil(caches.delete(HELD));
+  if (event.data === 'forget') {
+    forgotAtMs = Date.now();
+    event.waitUntil(caches.delete(HELD));
+  }
 });
 serwist.addEventListeners();

@@ -20,7 +20,11 @@ test('it opens without a network, with the packs of the next sessions, and no nu
   await runLink(page).click();
   await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
   const address = page.url();
-  await expect.poll(() => page.evaluate(async (path) => (await caches.match(path)) !== undefined, new URL(address).pathname.replace('/run/', '/api/v1/sessions/') + '/run')).toBe(true);
+  await expect
+    .poll(() =>
+      page.evaluate(async (path) => (await caches.match(path)) !== undefined, new URL(address).pathname.replace('/run/', '/api/v1/sessions/') + '/run'),
+    )
+    .toBe(true);
   await page.close();
 
   // Cold, on a phone, with the network off.
@@ -32,7 +36,7 @@ test('it opens without a network, with the packs of the next sessions, and no nu
   await expect(cold.getByText(/^No network: as of/)).toBeVisible();
   await expectAccessible(cold);
   await cold.getByRole('button', { name: 'Start' }).click();
-  await runUntil(cold, /Sole taps/);
+  await runUntil(cold, /^Feet in turn/);
   await cold.getByRole('button', { name: /^Numbers/ }).click();
   await cold.keyboard.type('31');
   await cold.keyboard.press('Enter');

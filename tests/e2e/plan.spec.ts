@@ -38,7 +38,7 @@ test('a warning is cured where it stands', async ({ page }) => {
   await addDrill(page, 'Zigzag, inside and outside');
   await page.getByLabel('Stations').fill('2');
   await settled(page);
-  await expect(page.getByText(/^Somebody waits/)).toBeVisible();
+  await expect(page.locator('.warn', { hasText: 'Somebody waits' })).toBeVisible();
   await page.getByRole('button', { name: 'Make it 3 stations' }).click();
   await settled(page);
   await expect(page.getByLabel('Stations')).toHaveValue('3');

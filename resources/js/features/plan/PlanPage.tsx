@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { sessionQuery, squadQueries } from '../../shared/api/queries';
-import type { Drill, Session } from '../../shared/api/schemas';
+import type { Drill, Evaluation, Session } from '../../shared/api/schemas';
 import { clockTime, day } from '../../shared/lib/format';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
@@ -99,9 +99,12 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         <section aria-label="Running order">
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
           <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} kept={session.overrides} />
+          <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
+          <Circumstances tools={tools} />
+          <SessionFields tools={tools} />
           {evaluation && (
             <Remarks
-              remarks={evaluation.remarks}
+              remarks={newRemarks(evaluation)}
               onShow={setChosenId}
               pressFor={({ rule, blockId }) => {
                 const press = mends(tools.plan.blocks, rule, blockId);
@@ -109,9 +112,6 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               }}
             />
           )}
-          <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
-          <Circumstances tools={tools} />
-          <SessionFields tools={tools} />
           {session.isRun && <OwnRecap session={session} />}
           {mayPlan && <DeleteSession sessionId={session.id} squadId={session.squadId} version={tools.version} title={plan.title || 'this session'} />}
         </section>
@@ -140,3 +140,9 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
     </>
   );
 }
+
+/** What stands as a warning at its block already is not said twice. */
+const newRemarks = (evaluation: Evaluation) => {
+  const said = new Set(evaluation.blocks.flatMap((block) => block.warnings.map(({ sentence }) => sentence)));
+  return evaluation.remarks.filter(({ sentence }) => !said.has(sentence));
+};

@@ -108,3 +108,11 @@ function failure(status: number, body: unknown): ApiError {
   const fields = Array.isArray(problem.fields) ? (problem.fields as FieldFault[]) : [];
   return new ApiError(kindOfStatus[status] ?? 'server', detail, fields, problem.current);
 }
+
+/** Takes the packs of the next sessions along, while there is a network. */
+export function takeAlong(sessionIds: number[]): void {
+  if (!('serviceWorker' in navigator) || !navigator.serviceWorker.controller) return;
+  for (const id of sessionIds)
+    for (const path of [`/api/v1/sessions/${id}/run`, `/api/v1/sessions/${id}`])
+      void fetch(path, { headers: { Accept: 'application/json' } }).catch(() => undefined);
+}

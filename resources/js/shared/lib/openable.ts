@@ -32,14 +32,6 @@ export function letNewIn(path: string): void {
   waiting = null;
 }
 
-/** Takes the packs of the next sessions along, while there is a network. */
-export function takeAlong(sessionIds: number[]): void {
-  if (!('serviceWorker' in navigator) || !navigator.serviceWorker.controller) return;
-  for (const id of sessionIds)
-    for (const path of [`/api/v1/sessions/${id}/run`, `/api/v1/sessions/${id}`])
-      void fetch(path, { headers: { Accept: 'application/json' } }).catch(() => undefined);
-}
-
 /** Leaves nothing of the account that was signed in. */
 export function forgetHeld(): void {
   if ('serviceWorker' in navigator) navigator.serviceWorker.controller?.postMessage('forget');
