@@ -69,6 +69,9 @@ test('a block asks for the number its dose can give, and one press mends what a 
     .or(said.getByRole('button', { name: 'A game of ten minutes at the end' }))
     .first()
     .click();
+  // However much is opened, nothing is wider than the window.
+  await page.evaluate(() => document.querySelectorAll('details').forEach((one) => (one.open = true)));
+  await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
   await keepChanges(page);
   await runLink(page).click();
   await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
