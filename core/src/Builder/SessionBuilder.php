@@ -58,7 +58,7 @@ final class SessionBuilder
         for ($i = 0; $i < self::PROPOSALS; $i++) {
             $found = (new Search(
                 $objective,
-                $options,
+                self::others($options, $proposals, $wishes),
                 [...$request->seen, ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals)],
                 $wishes->lockedSlugs(),
                 $wishes->wishedPhases(),
@@ -190,6 +190,29 @@ final class SessionBuilder
                 $best,
                 ...array_map(static fn (Option $one): array => $maker->variants($phase, $one), $best),
             );
+        }
+
+        return $options;
+    }
+
+    /**
+     * Each proposal begins and ends in its own way, where there is another.
+     *
+     * @param  array<string, list<Option>>  $options  phase → what may stand there
+     * @param  list<Proposal>  $proposals  made so far
+     * @return array<string, list<Option>>
+     */
+    private static function others(array $options, array $proposals, Wishes $wishes): array
+    {
+        $taken = array_merge([], ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals));
+        foreach ([Phase::WarmUp, Phase::Game] as $phase) {
+            $left = array_values(array_filter(
+                $options[$phase->value] ?? [],
+                static fn (Option $one): bool => ! in_array($one->drill->slug, $taken, true),
+            ));
+            if ($left !== [] && ! in_array($phase->value, $wishes->wishedPhases(), true)) {
+                $options[$phase->value] = $left;
+            }
         }
 
         return $options;

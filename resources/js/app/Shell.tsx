@@ -93,6 +93,7 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/book">Book</NavLink>
         <NavLink to="/run">Run</NavLink>
         <NavLink to="/squad">Squad</NavLink>
+        <NavLink to="/find">Find</NavLink>
       </nav>
       <div className="who">
         <HeldLine />
@@ -109,7 +110,6 @@ function Bar({ me }: { me: Me }) {
         ) : (
           <span>{me.squads[0]?.name}</span>
         )}
-        <NavLink to="/find">Find</NavLink>
         <NavLink to="/settings">Settings</NavLink>
         <button type="button" className="link" onClick={() => setDusk(!isDusk)}>
           {isDusk ? 'Paper' : 'Dusk'}

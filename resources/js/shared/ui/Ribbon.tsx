@@ -8,6 +8,8 @@ const width = 1180;
 const seam = 92;
 const tallest = 42;
 const spacing = 6;
+/** Below the lower of the two rows of labels. */
+const underLabels = 34;
 const letter = 7.2;
 
 interface RibbonProps {
@@ -34,6 +36,12 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
   const most = Math.max(1, ...evaluation.blocks.flatMap((block) => block.segments.flatMap((one) => [one.leftTouches, one.rightTouches])));
   const fiveAt = x(evaluation.fiveInTenSeconds);
   const eightAt = x(evaluation.eightInTenSeconds);
+  // The label of the block before reaches over this one's beginning.
+  const isUnderLabel = (i: number) => {
+    const before = evaluation.blocks[i - 1];
+    const here = evaluation.blocks[i];
+    return before !== undefined && here !== undefined && (titles[before.id] ?? '').length * letter > x(here.startSeconds) - x(before.startSeconds) - 3;
+  };
   return (
     <svg ref={svg} viewBox={`0 0 ${width} 186`} role={acts ? 'group' : 'img'} aria-label={words(evaluation, titles, startsAt)}>
       <line x1={0} x2={width} y1={seam} y2={seam} stroke="var(--quiet)" strokeDasharray="1 4" />
@@ -47,6 +55,7 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
             x={x}
             most={most}
             isHigh={i % 2 === 1}
+            lineFrom={i % 2 === 1 && isUnderLabel(i) ? underLabels : undefined}
             labelEnd={x(evaluation.blocks[i + 2]?.startSeconds ?? end)}
             isSelected={isSelected}
           />
@@ -105,10 +114,12 @@ interface StretchProps {
   isHigh: boolean;
   /** Where the next label of the same height begins. */
   labelEnd: number;
+  /** Where its line begins, so that it crosses no other's label; at its own label where that is left out. */
+  lineFrom: number | undefined;
   isSelected: boolean;
 }
 
-function Stretch({ block, title, x, most, isHigh, labelEnd, isSelected }: StretchProps) {
+function Stretch({ block, title, x, most, isHigh, labelEnd, lineFrom, isSelected }: StretchProps) {
   const from = x(block.startSeconds);
   const to = x(block.startSeconds + block.meanSeconds);
   const total = block.segments.reduce((sum, one) => sum + one.seconds, 0) || 1;
@@ -117,7 +128,7 @@ function Stretch({ block, title, x, most, isHigh, labelEnd, isSelected }: Stretc
     <g>
       {isSelected && <rect x={from} y={36} width={to - from} height={100} fill="var(--card)" stroke="var(--now)" strokeWidth="3" />}
       <rect x={from} y={20} width={to - from} height={116} fill="transparent" />
-      <line x1={from} x2={from} y1={isHigh ? 12 : 28} y2={seam} stroke="var(--line)" />
+      <line x1={from} x2={from} y1={lineFrom ?? (isHigh ? 12 : 28)} y2={seam} stroke="var(--line)" />
       <text x={from + 3} y={isHigh ? 12 : 28} fontSize="13" fontWeight={isSelected ? 700 : 400} fill="var(--ink)">
         {title.length > room ? `${title.slice(0, room - 1)}…` : title}
       </text>
