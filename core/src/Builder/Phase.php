@@ -39,14 +39,18 @@ enum Phase: string
         };
         $alone = match (true) {
             $minutes < 45 => [],
-            $minutes < 75 => [self::Technique],
-            default => [self::Technique, self::Demand, self::Challenge],
+            $minutes < 75 => [self::Technique, self::Challenge],
+            default => [self::Technique, self::Technique, self::Demand, self::Challenge, self::Challenge],
         };
 
         return match (true) {
             $players === 1 => [...$work, ...$alone],
             $minutes < 20 => $work,
-            $players < 4 => [...$work, ...($minutes < 75 ? [] : [self::Demand, self::Challenge]), self::Duel],
+            $players < 4 => [...$work, ...match (true) {
+                $minutes < 45 => [],
+                $minutes < 75 => [self::Challenge],
+                default => [self::Technique, self::Demand, self::Challenge],
+            }, self::Duel],
             $minutes < 30 => [...$work, self::Duel],
             default => [...$work, self::Duel, self::Game],
         };

@@ -205,7 +205,7 @@ final class SessionBuilder
     private static function others(array $options, array $proposals, Wishes $wishes): array
     {
         $taken = array_merge([], ...array_map(static fn (Proposal $one): array => $one->slugs(), $proposals));
-        foreach ([Phase::WarmUp, Phase::Game] as $phase) {
+        foreach ([Phase::WarmUp] as $phase) {
             $left = array_values(array_filter(
                 $options[$phase->value] ?? [],
                 static fn (Option $one): bool => ! in_array($one->drill->slug, $taken, true),
