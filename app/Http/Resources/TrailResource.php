@@ -35,6 +35,7 @@ final class TrailResource
         'session.deleted' => 'deleted a session',
         'drill.retired' => 'retired a drill',
         'drill.sharing' => 'changed who sees a drill',
+        'drill.target' => 'changed the number to beat of a drill',
     ];
 
     private const FIELDS = [
