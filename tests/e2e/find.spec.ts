@@ -85,8 +85,10 @@ test('a circuit of twelve moves is made in fewer than twenty-five presses, and a
   const put = page.getByRole('button', { name: /^Put in/ });
   for (let i = 0; i < 12; i++, presses++) await put.nth(i).click();
   await page.getByLabel('Name', { exact: true }).fill('Twelve of ours');
-  await page.getByLabel('Feet', { exact: true }).nth(1).selectOption('each');
   // What it comes to is pale while it is worked out.
+  const worked = page.waitForResponse(/drill-trials/);
+  await page.getByLabel('Feet', { exact: true }).nth(1).selectOption('each');
+  await worked;
   await expect(page.locator('.pending')).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Keep as our own' }).click();

@@ -33,9 +33,9 @@ use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Timeline\RepTouches;
 use FleetSparrow\Core\Touch\Contact;
 use FleetSparrow\Core\Touch\Group;
-use FleetSparrow\Core\Touch\Turn;
 use FleetSparrow\Core\Touch\Item;
 use FleetSparrow\Core\Touch\Script;
+use FleetSparrow\Core\Touch\Turn;
 
 /** A drill of the book, with its drawing in metres and its dimension texts in the squad's unit. */
 #[Shape('Dose', [
