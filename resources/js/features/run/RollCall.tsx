@@ -152,7 +152,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
 
 function faultOf(value: number, line: { least: number; most: number; step: number }): string {
   if (Number.isNaN(value)) return 'Digits only.';
-  if (value < line.least || value > line.most) return `Between ${line.least} and ${line.most}.`;
+  if (value < line.least || value > line.most) return `Between ${line.least} and ${line.most}; void where that was not reached.`;
   return line.step === 1 && !Number.isInteger(value) ? 'A whole number.' : '';
 }
 
