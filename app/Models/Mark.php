@@ -24,6 +24,7 @@ use Illuminate\Database\Query\Builder as BaseBuilder;
  * @property string $source
  * @property string $marked_on
  * @property string|null $supersedes JSON list of UUIDs
+ * @property string|null $parts JSON of what the number is made of
  */
 class Mark extends Model
 {
@@ -34,6 +35,12 @@ class Mark extends Model
     protected $keyType = 'string';
 
     public $incrementing = false;
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['is_void' => 'boolean', 'is_disputed' => 'boolean'];
+    }
 
     /**
      * Marks that nothing has superseded. A supersession holds within its own session, and only a coach's reaches what
@@ -52,6 +59,21 @@ class Mark extends Model
             ->whereColumn('newer.superseded_uuid', 'marks.uuid')
             ->whereColumn('newer.training_session_id', 'marks.training_session_id')
             ->where(fn (BaseBuilder $may) => $may->where('newer.by_coach', true)->orWhereColumn('newer.entered_by', 'marks.entered_by'));
+    }
+
+    /** @return array{kind: string, numbers: list<int>}|null */
+    public static function partsOf(?string $json): ?array
+    {
+        /** @var array{kind: string, numbers: list<int>}|null $parts */
+        $parts = $json === null ? null : json_decode($json, true, 4, JSON_THROW_ON_ERROR);
+
+        return $parts;
+    }
+
+    /** @return list<int> */
+    public static function partNumbers(?string $json): array
+    {
+        return self::partsOf($json)['numbers'] ?? [];
     }
 
     /** @return list<string> */

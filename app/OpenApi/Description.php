@@ -38,7 +38,7 @@ final class Description
         'marks' => 1,
         'evaluation' => EvaluationJson::VERSION,
         'proposals' => ProposalsJson::VERSION,
-        'run-pack' => 2,
+        'run-pack' => 3,
     ];
 
     /** @return array<string, string> path in the tree → what stands in it */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Mark;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
@@ -21,6 +22,7 @@ final readonly class RunPack
      * @param  array<string, RecordLine>  $lines  by key
      * @param  array<int, array<string, LineReading>>  $readings  player id → line key → reading, of the session's lines
      * @param  array<string, Aim>  $aims  by line key
+     * @param  list<Mark>  $taken  numbers of this session that were taken already, from whatever phone
      */
     public function __construct(
         public TrainingSession $session,
@@ -30,6 +32,7 @@ final readonly class RunPack
         public array $lines,
         public array $readings,
         public array $aims,
+        public array $taken,
     ) {
     }
 

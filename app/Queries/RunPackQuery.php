@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\Mark;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
@@ -40,6 +41,8 @@ final class RunPackQuery
             lineKeys: $lineKeys,
             lines: $lines,
             readings: $readings,
+            taken: array_values(Mark::query()->where('training_session_id', $session->id)->tap(Mark::standing(...))
+                ->orderBy('recorded_at_utc')->get()->all()),
             aims: self::within($session, $this->aims->of($session->squad, $lines)),
         );
     }

@@ -108,6 +108,7 @@ final class SquadBasisQuery
     {
         $times = ['set-up' => [], 'explain' => [], 'change' => []];
         $parts = $coachId === null ? [] : DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
+            ->whereIn('part', array_keys($times))
             ->join('training_sessions', 'training_sessions.id', '=', 'run_parts.training_session_id')
             ->where('is_only_tried', false)
             ->orderByDesc('training_session_id')

@@ -124,6 +124,29 @@ final class MarksTest extends FeatureTestCase
             ->assertJsonPath('lines.0.target', null);
     }
 
+    public function test_what_a_number_is_made_of_is_kept_beside_it_and_told_with_what_was_taken(): void
+    {
+        $halves = ['kind' => 'halves', 'numbers' => [7, 5]];
+        $mark = $this->mark($this->sessionId, $this->line, 1, ['value' => 12, 'parts' => $halves]);
+        $bad = fn (int $number, mixed $parts): array => $this->mark($this->sessionId, $this->line, $number, ['value' => 12, 'parts' => $parts]);
+        $this->send([
+            $mark, $mark,
+            $bad(2, ['kind' => 'halves', 'numbers' => [7, 6]]), $bad(3, 'x'), $bad(4, ['kind' => 'feet', 'numbers' => [1.5, 2]]),
+        ])->assertJsonPath('results.*.status', ['accepted', 'duplicate', 'refused', 'refused', 'refused'])
+            ->assertJsonPath('results.2.code', 'mark.parts')->assertJsonPath('results.3.code', 'parts');
+
+        $void = $this->mark($this->sessionId, $this->line, 5, ['tryNumber' => 2, 'isVoid' => true, 'reason' => 'not reached']);
+        $this->send([$void])->assertJsonPath('results.0.status', 'accepted');
+        $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$this->line}")->assertJsonPath('tries.0.marks.0.parts', $halves);
+        $this->getJson("/api/v1/sessions/{$this->sessionId}/run")->assertOk()
+            ->assertJsonCount(2, 'taken')
+            ->assertJsonPath('taken.0', [
+                'uuid' => $mark['uuid'], 'playerId' => $this->players[0]->id, 'lineKey' => $this->line, 'tryNumber' => 1,
+                'value' => 12, 'isVoid' => false, 'reason' => '', 'parts' => $halves,
+            ])
+            ->assertJsonPath('taken.1.reason', 'not reached');
+    }
+
     public function test_the_assistant_may_write_numbers_down(): void
     {
         $this->send([$this->mark($this->sessionId, $this->line, 1)], $this->assistant)->assertJsonPath('results.0.status', 'accepted');

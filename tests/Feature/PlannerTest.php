@@ -148,13 +148,20 @@ final class PlannerTest extends FeatureTestCase
             ],
             $judged,
         );
+        // Every stretch is kept; only the judged ones teach.
+        $parts[] = [
+            'segmentId' => 'work-1', 'part' => 'work', 'plannedSeconds' => 30, 'actualSeconds' => 90, 'blockId' => 'drag-back-turn',
+            'expectedSeconds' => 30, 'pausedSeconds' => 4, 'frozenSeconds' => 12.5,
+        ];
         $close = fn () => $this->putJson(
             "/api/v1/sessions/{$session}/run",
             ['startedAt' => '2026-03-10T17:00:00Z', 'finishedAt' => '2026-03-10T17:30:00Z', 'parts' => $parts],
         )->assertOk();
         $close();
         $close();
-        self::assertSame(2, DB::table('run_parts')->count());
+        self::assertSame(3, DB::table('run_parts')->count());
+        $work = DB::table('run_parts')->where('part', 'work')->first(['block_key', 'expected_seconds', 'paused_seconds', 'frozen_seconds']);
+        self::assertEquals(['drag-back-turn', 30, 4, 12.5], array_values((array) $work));
         self::assertSame(4, DB::table('session_loads')->where('training_session_id', $session)->count());
 
         // (1 · 2 + 3) ÷ 4 of the minute a new drill takes, of the 20 s of a known one.

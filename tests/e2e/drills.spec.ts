@@ -155,6 +155,7 @@ test('a circuit and a build-up are planned and the circuit is run item by item',
   await page.getByLabel('Links, of 4').fill('9');
   await expect(page.getByText('This build-up has 1 to 4 links.').first()).toBeVisible();
   await page.getByLabel('Links, of 4').fill('2');
+  await settled(page);
   await page.getByRole('button', { name: 'One link more' }).click();
   await expect(page.getByLabel('Links, of 4')).toHaveValue('3');
   await page.getByRole('button', { name: 'One link fewer' }).click();

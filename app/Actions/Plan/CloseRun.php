@@ -20,10 +20,11 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps when a session was run, and what it leaves behind for the next plans once it is over: who was there, each player's
- * touches, strikes and headers as planned, who was with whom, who was in goal; and how long the coach took to set up, explain
- * and change over. All of it or nothing, and only once: said again, it stays the same. The past is not worked out anew.
+ * touches, strikes and headers as planned, who was with whom, who was in goal; and how long each
+ * stretch took, of which setting up, explaining and changing over teach the coach's own times. All of it or nothing, and only once: said again, it stays the same. The past is not worked out anew.
  *
- * @phpstan-type PartTime array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}
+ * @phpstan-type PartTime array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float, blockId?: string,
+ *     expectedSeconds?: float, pausedSeconds?: float, frozenSeconds?: float}
  */
 final class CloseRun
 {
@@ -88,6 +89,10 @@ final class CloseRun
             'part' => $part['part'],
             'planned_seconds' => $part['plannedSeconds'],
             'actual_seconds' => $part['actualSeconds'],
+            'block_key' => $part['blockId'] ?? null,
+            'expected_seconds' => $part['expectedSeconds'] ?? null,
+            'paused_seconds' => $part['pausedSeconds'] ?? 0.0,
+            'frozen_seconds' => $part['frozenSeconds'] ?? 0.0,
             'timed_by' => $by?->id,
         ], $parts));
     }

@@ -9,7 +9,9 @@ use App\Models\RecordLine;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Record\Bounds;
+use FleetSparrow\Core\Record\MarkParts;
 use FleetSparrow\Core\Record\MarkValue;
+use FleetSparrow\Core\Record\PartsKind;
 
 /** Reads the single fields of a mark as a device sent it; what cannot be read is refused. */
 final class MarkFields
@@ -67,6 +69,30 @@ final class MarkFields
         } catch (CoreException $refusal) {
             throw new MarkRefused($refusal->reason(), $refusal->getMessage());
         }
+    }
+
+    /**
+     * @param  array<string, mixed>  $item
+     * @return string|null JSON; null where nothing was seen in parts
+     */
+    public static function parts(array $item): ?string
+    {
+        $parts = $item['parts'] ?? null;
+        if ($parts === null) {
+            return null;
+        }
+        $kind = is_array($parts) && is_string($parts['kind'] ?? null) ? PartsKind::tryFrom($parts['kind']) : null;
+        $numbers = is_array($parts) && is_array($parts['numbers'] ?? null) ? array_values($parts['numbers']) : [];
+        if ($kind === null || $numbers === [] || array_filter($numbers, is_int(...)) !== $numbers) {
+            throw new MarkRefused('parts', 'What a number is made of has a kind and whole numbers.');
+        }
+        try {
+            $read = MarkParts::of($kind, $numbers, (float) $item['value'], ($item['isVoid'] ?? false) === true);
+        } catch (CoreException $refusal) {
+            throw new MarkRefused($refusal->reason(), $refusal->getMessage());
+        }
+
+        return json_encode(['kind' => $read->kind->value, 'numbers' => $read->numbers], JSON_THROW_ON_ERROR);
     }
 
     /** @param  array<string, mixed>  $item */

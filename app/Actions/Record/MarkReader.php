@@ -194,6 +194,7 @@ final class MarkReader
             'is_void' => ($item['isVoid'] ?? false) === true,
             'is_disputed' => ($item['isDisputed'] ?? false) === true,
             'reason' => MarkFields::reason($item),
+            'parts' => MarkFields::parts($item),
             'source' => $this->roles[$session->squad_id] === Role::Assistant ? 'assistant' : 'coach',
             'counted_by' => MarkFields::countedBy($item),
             'ground' => $this->grounds[$session->squad_id],

@@ -151,6 +151,7 @@ final class TakeMarks
             $row['player_id'], $row['training_session_id'], $row['line_key'], $row['try_number'],
             number_format((float) $row['value'], 1, '.', ''),
             (int) $row['is_void'], (int) $row['is_disputed'], $row['reason'], implode(',', Mark::uuids($row['supersedes'])),
+            implode(',', Mark::partNumbers($row['parts'] ?? null)),
         ]);
     }
 

@@ -140,44 +140,17 @@ final class EvaluationJson
             'fiveInTenSeconds' => $total === null ? null : round($total->at(0.5)),
             'eightInTenSeconds' => $total === null ? null : round($total->at(0.8)),
             'partSeconds' => array_map(fn (float $seconds): float => round($seconds), $block->partSeconds),
-            'stations' => $block->stations,
             'turns' => $block->turns,
             'markers' => $block->markers,
             'longestWaitSeconds' => round($block->longestWaitSeconds()),
             'touches' => self::meanTouches($block->touches),
             'segments' => array_map(static fn (Segment $one): array => self::segment($one, $withPlayers), $block->segments),
-            'reset' => $block->laying === null
-                ? null
-                : [
-                    'kept' => $block->laying->setUp->kept,
-                    'moved' => $block->laying->setUp->moved(),
-                    'added' => $block->laying->setUp->added(),
-                    'lifted' => $block->laying->setUp->lifted(),
-                    'laid' => $block->laying->when->value,
-                    'words' => $block->laying->words(),
-                ],
-            'how' => $block->how,
             'counts' => $block->counts?->value,
             'mayCount' => array_map(
                 static fn (MarkKind $kind): array => ['kind' => $kind->value, 'words' => $kind->words()],
                 $block->mayCount,
             ),
-            'ages' => array_map(static fn (AgeDose $one): array => [
-                'ageGroup' => $one->ageGroup->name(),
-                'playerIds' => $one->players,
-                'dose' => $one->dose->fields(),
-            ], $block->ages),
             'warnings' => array_map(self::warning(...), $block->warnings),
-            'groups' => array_map(
-                fn (Station $group): array => [
-                    'workers' => self::ids($group->workers),
-                    'servers' => self::ids($group->servers),
-                    'isHelped' => $group->isHelped,
-                ],
-                $block->groups,
-            ),
-            'round' => array_map(static fn (array $turn): array => array_map(self::station(...), $turn), $block->round),
-            'duties' => array_map(fn (Duty $duty): array => ['playerId' => $duty->playerId, 'kind' => $duty->kind->value], $block->duties),
             'players' => $withPlayers ? self::players($block->touches, $block->times) : [],
             'kit' => $block->kit === null
                 ? null
@@ -189,6 +162,44 @@ final class EvaluationJson
                     'depth' => $footprint->depthMillimetres / 1000,
                     'clearance' => $footprint->clearanceMillimetres / 1000,
                 ],
+        ] + self::together($block);
+    }
+
+    /**
+     * Who does a block with whom and where, and what is laid out for it.
+     *
+     * @return array<string, mixed>
+     */
+    public static function together(BlockEvaluation $block): array
+    {
+        return [
+            'stations' => $block->stations,
+            'how' => $block->how,
+            'reset' => $block->laying === null
+                ? null
+                : [
+                    'kept' => $block->laying->setUp->kept,
+                    'moved' => $block->laying->setUp->moved(),
+                    'added' => $block->laying->setUp->added(),
+                    'lifted' => $block->laying->setUp->lifted(),
+                    'laid' => $block->laying->when->value,
+                    'words' => $block->laying->words(),
+                ],
+            'ages' => array_map(static fn (AgeDose $one): array => [
+                'ageGroup' => $one->ageGroup->name(),
+                'playerIds' => $one->players,
+                'dose' => $one->dose->fields(),
+            ], $block->ages),
+            'groups' => array_map(
+                fn (Station $group): array => [
+                    'workers' => self::ids($group->workers),
+                    'servers' => self::ids($group->servers),
+                    'isHelped' => $group->isHelped,
+                ],
+                $block->groups,
+            ),
+            'round' => array_map(static fn (array $turn): array => array_map(self::station(...), $turn), $block->round),
+            'duties' => array_map(fn (Duty $duty): array => ['playerId' => $duty->playerId, 'kind' => $duty->kind->value], $block->duties),
         ];
     }
 

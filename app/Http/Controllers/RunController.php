@@ -14,15 +14,21 @@ use App\OpenApi\Shape;
 use App\Queries\RunPackQuery;
 use App\Rules\Instant;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Timeline\SegmentKind;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 #[
     Shape(
         'PartTime',
-        ['segmentId' => 'string', 'part' => "'set-up'|'explain'|'change'", 'plannedSeconds' => 'number', 'actualSeconds' => 'number'],
+        [
+            'segmentId' => 'string', 'part' => "'set-up'|'explain'|'work'|'rest'|'write'|'change'|'water'|'talk'|'game'",
+            'plannedSeconds' => 'number', 'actualSeconds' => 'number', 'blockId?' => 'string', 'expectedSeconds?' => 'number',
+            'pausedSeconds?' => 'number', 'frozenSeconds?' => 'number',
+        ],
     ),
 ]
 #[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]'])]
@@ -55,11 +61,15 @@ class RunController extends Controller
         $request->validate([
             'startedAt' => ['bail', 'required', 'string', new Instant],
             'finishedAt' => ['bail', 'nullable', 'string', new Instant],
-            'parts' => ['array', 'max:400'],
+            'parts' => ['array', 'max:1000'],
             'parts.*.segmentId' => ['required', 'string', 'max:60'],
-            'parts.*.part' => ['required', 'in:set-up,explain,change'],
-            'parts.*.plannedSeconds' => ['required', 'numeric', 'min:0.1', 'max:7200'],
+            'parts.*.part' => ['required', Rule::enum(SegmentKind::class)],
+            'parts.*.plannedSeconds' => ['required', 'numeric', 'min:0', 'max:7200'],
             'parts.*.actualSeconds' => ['required', 'numeric', 'min:0', 'max:7200'],
+            'parts.*.blockId' => ['string', 'max:60'],
+            'parts.*.expectedSeconds' => ['numeric', 'min:0', 'max:14400'],
+            'parts.*.pausedSeconds' => ['numeric', 'min:0', 'max:14400'],
+            'parts.*.frozenSeconds' => ['numeric', 'min:0', 'max:14400'],
         ]);
         /** @var list<array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}> $parts */
         $parts = array_values($request->array('parts'));

@@ -89,6 +89,7 @@ use FleetSparrow\Core\Touch\Turn;
             'countsOnlyIf' => 'string',
             'voids' => 'string',
             'fault' => 'string',
+            'inHalves' => 'bool',
         ],
     ),
 ]
@@ -159,6 +160,7 @@ final class DrillResource
                 'kind' => $rule->kind->value, 'unit' => $rule->kind->unit(), 'better' => $rule->kind->better()->value,
                 'starts' => $rule->starts->words(), 'stops' => $rule->stops->words(),
                 'countsOnlyIf' => $rule->countsOnlyIf(), 'voids' => $rule->voidWords(), 'fault' => $rule->faultWords(),
+                'inHalves' => $rule->inHalves,
             ],
             'organisation' => [
                 'workers' => $drill->organisation->workers, 'playerServers' => $drill->organisation->playerServers,

@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Exchange\Export\EvaluationJson;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\Segment;
 
 /** A worked-out session; seconds from the start of the session, touches for one player on average over those coming. */
@@ -62,15 +63,16 @@ use FleetSparrow\Core\Timeline\Segment;
 ]
 #[Shape('MayCount', ['kind' => 'string', 'words' => 'string'])]
 #[Shape('AgeDose', ['ageGroup' => 'string', 'playerIds' => 'int[]', 'dose' => 'Dose'])]
+#[Shape('Together', [
+    'stations' => 'int', 'how' => 'string[]', 'reset' => 'Reset?', 'groups' => 'StationGroup[]', 'duties' => 'Duty[]',
+    'round' => 'StationTurn[][]', 'ages' => 'AgeDose[]',
+])]
 #[Shape('BlockEvaluation', [
     'id' => 'string', 'startSeconds' => 'number', 'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number?',
-    'fiveInTenSeconds' => 'number?', 'eightInTenSeconds' => 'number?', 'partSeconds' => 'number{}', 'stations' => 'int', 'turns' => 'int',
-    'markers' => 'int', 'longestWaitSeconds' => 'number',
-    'reset' => 'Reset?', 'touches' => 'Touches', 'segments' => 'Segment[]', 'how' => 'string[]', 'warnings' => 'Warning[]',
-    'groups' => 'StationGroup[]', 'duties' => 'Duty[]', 'round' => 'StationTurn[][]', 'players' => 'PlayerShare[]', 'kit' => 'KitList?',
-    'stationMetres' => 'StationSize?', 'ages' => 'AgeDose[]', 'counts' => 'string?',
-    'mayCount' => 'MayCount[]',
-])]
+    'fiveInTenSeconds' => 'number?', 'eightInTenSeconds' => 'number?', 'partSeconds' => 'number{}', 'turns' => 'int',
+    'markers' => 'int', 'longestWaitSeconds' => 'number', 'touches' => 'Touches', 'segments' => 'Segment[]', 'warnings' => 'Warning[]',
+    'players' => 'PlayerShare[]', 'kit' => 'KitList?', 'stationMetres' => 'StationSize?', 'counts' => 'string?', 'mayCount' => 'MayCount[]',
+], extends: 'Together')]
 #[Shape('Remark', ['rule' => 'string', 'sentence' => 'string', 'cure' => 'string', 'blockId' => 'string?'])]
 #[Shape('Evaluation', [
     'meanSeconds' => 'number', 'standardDeviationSeconds' => 'number', 'fiveInTenSeconds' => 'number', 'eightInTenSeconds' => 'number',
@@ -95,5 +97,11 @@ final class EvaluationResource
     public static function segment(Segment $segment): array
     {
         return EvaluationJson::segment($segment);
+    }
+
+    /** @return array<string, mixed> */
+    public static function together(BlockEvaluation $block): array
+    {
+        return EvaluationJson::together($block);
     }
 }

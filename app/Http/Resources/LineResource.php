@@ -22,7 +22,7 @@ use FleetSparrow\Core\Shared\LengthUnit;
 /** A record line, and how one player stands on it. */
 #[Shape('Line', [
     'key' => 'string', 'drillSlug' => 'string', 'drillName' => 'string', 'family' => 'string', 'side' => "'R'|'L'|'both'|'alternating'",
-    'unit' => 'string', 'better' => "'higher'|'lower'",
+    'kind' => 'string', 'unit' => 'string', 'better' => "'higher'|'lower'",
     'step' => 'number', 'least' => 'number', 'most' => 'number', 'window' => 'string', 'rule' => 'LineRule',
 ])]
 #[Shape('LineRule', ['starts?' => 'string', 'stops?' => 'string', 'countsOnlyIf?' => 'string', 'voids?' => 'string', 'fault?' => 'string'])]
@@ -59,6 +59,7 @@ final class LineResource
             'drillName' => $line->drill_name,
             'family' => $line->family,
             'side' => $line->side->value,
+            'kind' => $line->kind->value,
             'unit' => $line->kind->unit(),
             'better' => $line->kind->better()->value,
             'step' => $line->kind->step(),

@@ -4,17 +4,27 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Models\Mark;
 use App\Models\RecordLine;
 use App\Models\SessionBlock;
 use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Tenancy\ClubDay;
+use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Timeline\Segment;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
-#[Shape('Ask', ['playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?'])]
+#[Shape('Ask', [
+    'playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?', 'blockId' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'set' => 'int',
+])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
-#[Shape('RunBlock', ['id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?'])]
+#[Shape('RunBlock', [
+    'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?', 'tempo' => 'string?',
+], extends: 'Together')]
+#[Shape('Taken', [
+    'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',
+    'reason' => 'string', 'parts' => 'MarkParts?',
+])]
 #[
     Shape(
         'RunPack',
@@ -26,6 +36,7 @@ use FleetSparrow\Core\Timeline\Segment;
             'segments' => 'RunSegment[]',
             'lines' => 'Line{}',
             'standings' => 'Standing{}{}',
+            'taken' => 'Taken[]',
         ],
     ),
 ]
@@ -65,6 +76,16 @@ final class RunPackResource
                 ),
                 $pack->readings,
             ),
+            'taken' => array_map(static fn (Mark $mark): array => [
+                'uuid' => $mark->uuid,
+                'playerId' => $mark->player_id,
+                'lineKey' => $mark->line_key,
+                'tryNumber' => $mark->try_number,
+                'value' => (float) $mark->value,
+                'isVoid' => $mark->is_void,
+                'reason' => $mark->reason,
+                'parts' => Mark::partsOf($mark->parts),
+            ], $pack->taken),
         ];
     }
 
@@ -72,6 +93,7 @@ final class RunPackResource
     private static function block(SessionBlock $block, RunPack $pack): array
     {
         $version = $block->drillVersion;
+        $worked = array_column($pack->evaluation->blocks, null, 'blockId')[$block->block_key];
 
         return [
             'id' => $block->block_key,
@@ -79,12 +101,14 @@ final class RunPackResource
             'title' => $block->title,
             'links' => $block->links,
             'drill' => $version === null ? null : DrillResource::of($version, $pack->session->squad->length_unit),
-        ];
+            'dose' => $block->coreBlock()?->dose?->fields(),
+            'tempo' => $version === null ? null : ($block->tempo ?? Tempo::Steady)->value,
+        ] + EvaluationResource::together($worked);
     }
 
     /**
      * @param  array<string, string>  $lineKeys
-     * @return list<array{playerId: int, lineKey: string, item: int|null}>
+     * @return list<array{playerId: int, lineKey: string, item: int|null, blockId: string, side: string, set: int}>
      */
     private static function asks(Segment $segment, array $lineKeys): array
     {
@@ -92,7 +116,14 @@ final class RunPackResource
         foreach ($segment->owed as $one) {
             $line = $lineKeys[RunPack::lineKey($one->blockId, $one->item, $one->side)] ?? null;
             if ($line !== null) {
-                $asks[] = ['playerId' => $one->playerId, 'lineKey' => $line, 'item' => $one->item];
+                $asks[] = [
+                    'playerId' => $one->playerId,
+                    'lineKey' => $line,
+                    'item' => $one->item,
+                    'blockId' => $one->blockId,
+                    'side' => $one->side,
+                    'set' => $one->set,
+                ];
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Models\Mark;
 use App\OpenApi\Shape;
 use App\Queries\LineTries;
 use Carbon\CarbonImmutable;
@@ -18,6 +19,7 @@ use FleetSparrow\Core\Shared\LengthUnit;
             'isVoid' => 'bool',
             'isDisputed' => 'bool',
             'reason' => 'string',
+            'parts' => 'MarkParts?',
             'by' => 'string',
             'source' => "'coach'|'assistant'|'home'",
             'countedBy' => "'coach'|'partner'|'self'",
@@ -60,6 +62,7 @@ final class TriesResource
             'isVoid' => (bool) $mark['is_void'],
             'isDisputed' => (bool) $mark['is_disputed'],
             'reason' => $mark['reason'],
+            'parts' => Mark::partsOf($mark['parts']),
             'by' => $mark['by_name'] ?? 'somebody no longer on the staff',
             'source' => $mark['source'],
             'countedBy' => $mark['counted_by'],

@@ -8,7 +8,11 @@ namespace FleetSparrow\Core\Run;
  * Where a run stands: a fold over the presses, so that the same presses always give the same clock.
  *
  * Repeated in the run kernel; golden/segment-clock.json holds both to it. A segment that ends by the clock gives way
- * to the next by itself; any other stays until `next` is pressed. Presses before `start`, and after the end, do nothing.
+ * to the next by itself, unless it is held; any other stays until `next` is pressed. Presses before `start`, and after the end, do
+ * nothing.
+ *
+ * @phpstan-type Press array{press: string, atMs: int, seconds?: int, index?: int}
+ * @phpstan-type Reading array{state: string, index: int, elapsedMs: int, remainingMs: int, isHeld: bool}
  */
 final class SegmentClock
 {
@@ -25,7 +29,13 @@ final class SegmentClock
 
     private bool $started = false;
 
-    private bool $paused = false;
+    /** @var 'pausedMs'|'frozenMs'|null what the clock stands still for */
+    private ?string $still = null;
+
+    private bool $isHeld = false;
+
+    /** @var array<int, array{pausedMs: int, frozenMs: int}> segment → milliseconds the clock stood still in it */
+    private array $stoppedMs = [];
 
     /** @param  list<array{seconds: float|int, endsByClock: bool}>  $segments */
     private function __construct(private readonly array $segments)
@@ -34,9 +44,9 @@ final class SegmentClock
 
     /**
      * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
-     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses  start, pause, resume, next, back, extend (seconds); in
-     *     order of time
-     * @return array{state: string, index: int, elapsedMs: int, remainingMs: int} remaining is negative once an open segment overruns
+     * @param  list<Press>  $presses  start, pause, freeze (to coach), resume, next, back, extend (seconds), go (to the segment of an
+     *     index), hold (until next); in order of time
+     * @return Reading remaining is negative once an open segment overruns
      */
     public static function at(array $segments, array $presses, int $nowMs): array
     {
@@ -47,7 +57,7 @@ final class SegmentClock
      * How long each segment has lasted so far, pauses left out; a segment gone back to lasts on.
      *
      * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
-     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses
+     * @param  list<Press>  $presses
      * @return list<int> milliseconds
      */
     public static function spentMs(array $segments, array $presses, int $nowMs): array
@@ -58,8 +68,25 @@ final class SegmentClock
     }
 
     /**
+     * How long the clock stood still in each segment, and what for.
+     *
      * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
-     * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses
+     * @param  list<Press>  $presses
+     * @return list<array{pausedMs: int, frozenMs: int}>
+     */
+    public static function stoppedMs(array $segments, array $presses, int $nowMs): array
+    {
+        $clock = self::folded($segments, $presses, $nowMs);
+
+        return array_map(
+            static fn (int $index): array => $clock->stoppedMs[$index] ?? ['pausedMs' => 0, 'frozenMs' => 0],
+            array_keys($segments),
+        );
+    }
+
+    /**
+     * @param  list<array{seconds: float|int, endsByClock: bool}>  $segments
+     * @param  list<Press>  $presses
      */
     private static function folded(array $segments, array $presses, int $nowMs): self
     {
@@ -69,7 +96,7 @@ final class SegmentClock
                 break;
             }
             $clock->runTo($press['atMs']);
-            $clock->press($press['press'], $press['seconds'] ?? 0);
+            $clock->press($press['press'], $press['seconds'] ?? 0, $press['index'] ?? 0);
         }
         $clock->runTo($nowMs);
 
@@ -78,8 +105,12 @@ final class SegmentClock
 
     private function runTo(int $ms): void
     {
-        if ($this->started && ! $this->paused) {
-            $passed = max(0, $ms - $this->atMs);
+        $passed = max(0, $ms - $this->atMs);
+        if ($this->started && $this->still !== null) {
+            $this->stoppedMs[$this->index] ??= ['pausedMs' => 0, 'frozenMs' => 0];
+            $this->stoppedMs[$this->index][$this->still] += $passed;
+        }
+        if ($this->started && $this->still === null) {
             $this->elapsedMs += $passed;
             $this->spentMs[$this->index] = ($this->spentMs[$this->index] ?? 0) + $passed;
         }
@@ -87,6 +118,7 @@ final class SegmentClock
         while (
             $this->index < count($this->segments)
             && $this->segments[$this->index]['endsByClock']
+            && ! $this->isHeld
             && $this->elapsedMs >= $this->lengthMs()
         ) {
             $this->elapsedMs -= $this->lengthMs();
@@ -98,7 +130,7 @@ final class SegmentClock
         }
     }
 
-    private function press(string $press, int $seconds): void
+    private function press(string $press, int $seconds, int $index): void
     {
         if ($press === 'start') {
             $this->started = true;
@@ -107,10 +139,13 @@ final class SegmentClock
             return;
         }
         match ($press) {
-            'pause' => $this->paused = true,
-            'resume' => $this->paused = false,
+            'pause' => $this->still = 'pausedMs',
+            'freeze' => $this->still = 'frozenMs',
+            'resume' => $this->still = null,
             'next' => $this->jump($this->index + 1),
             'back' => $this->jump($this->elapsedMs >= 3000 ? $this->index : max(0, $this->index - 1)),
+            'go' => $this->jump($index),
+            'hold' => $this->isHeld = true,
             'extend' => $this->extraMs += $seconds * 1000,
             default => null,
         };
@@ -118,9 +153,10 @@ final class SegmentClock
 
     private function jump(int $index): void
     {
-        $this->index = $index;
+        $this->index = min($index, count($this->segments));
         $this->elapsedMs = 0;
         $this->extraMs = 0;
+        $this->isHeld = false;
     }
 
     private function lengthMs(): int
@@ -128,18 +164,23 @@ final class SegmentClock
         return (int) round($this->segments[$this->index]['seconds'] * 1000) + $this->extraMs;
     }
 
-    /** @return array{state: string, index: int, elapsedMs: int, remainingMs: int} */
+    /** @return Reading */
     private function reading(): array
     {
         if ($this->index >= count($this->segments)) {
-            return ['state' => 'over', 'index' => count($this->segments), 'elapsedMs' => 0, 'remainingMs' => 0];
+            return ['state' => 'over', 'index' => count($this->segments), 'elapsedMs' => 0, 'remainingMs' => 0, 'isHeld' => false];
         }
 
         return [
-            'state' => ! $this->started ? 'ready' : ($this->paused ? 'paused' : 'running'),
+            'state' => match (true) {
+                ! $this->started => 'ready',
+                $this->still === null => 'running',
+                default => $this->still === 'pausedMs' ? 'paused' : 'frozen',
+            },
             'index' => $this->index,
             'elapsedMs' => $this->elapsedMs,
             'remainingMs' => $this->lengthMs() - $this->elapsedMs,
+            'isHeld' => $this->isHeld,
         ];
     }
 }

@@ -74,7 +74,13 @@ final class RunSheet
             foreach ($spell->owed as $player) {
                 foreach (self::items($spell, $dose) as $item) {
                     $name = $dose instanceof CircuitDose && $spell->item === null ? 'both' : $spell->side ?? 'both';
-                    $owed[] = new Owed($player, $blockId, SideNames::sideOf($name, $players[$player]->strongFoot)->value, $item);
+                    $owed[] = new Owed(
+                        playerId: $player,
+                        blockId: $blockId,
+                        side: SideNames::sideOf($name, $players[$player]->strongFoot)->value,
+                        item: $item,
+                        set: $spell->set ?? 1,
+                    );
                 }
             }
 

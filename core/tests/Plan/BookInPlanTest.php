@@ -18,6 +18,7 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\Owed;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\Tally;
@@ -71,6 +72,9 @@ final class BookInPlanTest extends TestCase
                 $seconds = array_sum(array_map(fn (Segment $segment): float => $segment->seconds, $block->segments));
                 self::assertEqualsWithDelta($block->meanSeconds(), $seconds, 1e-6 + 0.001 * $seconds);
                 self::assertNotEmpty($block->how);
+                // Roll call, sheet and marks name a number by what it is: no two are the same.
+                $owed = array_map(static fn (Owed $one): string => implode(' ', get_object_vars($one)), $block->owed);
+                self::assertSame(array_unique($owed), $owed);
                 $works = array_count_values(
                     array_merge(
                         [],

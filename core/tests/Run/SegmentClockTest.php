@@ -16,7 +16,7 @@ final class SegmentClockTest extends TestCase
 
     /**
      * @return iterable<string, array{list<array{press: string, atMs: int, seconds?: int}>, int, array{state: string, index: int,
-     *     elapsedMs: int, remainingMs: int}}>
+     *     elapsedMs: int, remainingMs: int, isHeld: bool}}>
      */
     public static function cases(): iterable
     {
@@ -27,7 +27,7 @@ final class SegmentClockTest extends TestCase
 
     /**
      * @param  list<array{press: string, atMs: int, seconds?: int}>  $presses
-     * @param  array{state: string, index: int, elapsedMs: int, remainingMs: int}  $expected
+     * @param  array{state: string, index: int, elapsedMs: int, remainingMs: int, isHeld: bool}  $expected
      */
     #[DataProvider('cases')]
     public function test_agrees_with_the_golden_cases(array $presses, int $nowMs, array $expected): void
@@ -41,6 +41,17 @@ final class SegmentClockTest extends TestCase
             self::assertSame(
                 $case['expected'],
                 SegmentClock::spentMs(self::golden()['segments'], $case['presses'], $case['nowMs']),
+                $case['name'],
+            );
+        }
+    }
+
+    public function test_time_stopped_agrees_with_the_golden_cases(): void
+    {
+        foreach (self::golden()['stopped'] as $case) {
+            self::assertSame(
+                $case['expected'],
+                SegmentClock::stoppedMs(self::golden()['segments'], $case['presses'], $case['nowMs']),
                 $case['name'],
             );
         }
@@ -64,7 +75,7 @@ final class SegmentClockTest extends TestCase
 
     /**
      * @return array{segments: list<array{seconds: int, endsByClock: bool}>, cases: list<array<string, mixed>>,
-     *     spent: list<array<string, mixed>>}
+     *     spent: list<array<string, mixed>>, stopped: list<array<string, mixed>>}
      */
     private static function golden(): array
     {

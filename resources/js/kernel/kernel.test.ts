@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import bestCases from '../../../core/tests/golden/best-check.json';
 import clockCases from '../../../core/tests/golden/segment-clock.json';
 import { bestCheck } from './bestCheck';
-import { clockAt, spentMs, type Press } from './segmentClock';
+import { clockAt, spentMs, stoppedMs, type Press } from './segmentClock';
 
 describe('the run kernel agrees with the core', () => {
   test.each(clockCases.cases)('clock: $name', ({ presses, nowMs, expected }) => {
@@ -10,6 +10,9 @@ describe('the run kernel agrees with the core', () => {
   });
   test.each(clockCases.spent)('spent: $name', ({ presses, nowMs, expected }) => {
     expect(spentMs(clockCases.segments, presses as Press[], nowMs)).toEqual(expected);
+  });
+  test.each(clockCases.stopped)('stopped: $name', ({ presses, nowMs, expected }) => {
+    expect(stoppedMs(clockCases.segments, presses as Press[], nowMs)).toEqual(expected);
   });
   test.each(bestCases.cases)('best: $name', ({ better, best, value, expected }) => {
     expect(bestCheck(better as 'higher' | 'lower', best, value)).toBe(expected);

@@ -3,12 +3,14 @@ import Button from '@mui/material/Button';
 interface KeypadProps {
   /** Whether numbers have a decimal point (times). */
   withPoint: boolean;
+  /** Whether the number is written in two halves. */
+  inHalves: boolean;
   onKey: (key: string) => void;
   onNext: () => void;
 }
 
 /** Big keys for a wet thumb. They never take the focus, so the name in hand stays in hand. */
-export function Keypad({ withPoint, onKey, onNext }: KeypadProps) {
+export function Keypad({ withPoint, inHalves, onKey, onNext }: KeypadProps) {
   const key = (value: string, label = value, words?: string) => (
     <Button
       key={value}
@@ -28,12 +30,12 @@ export function Keypad({ withPoint, onKey, onNext }: KeypadProps) {
       {['4', '5', '6'].map((digit) => key(digit))}
       {key('void', 'void')}
       {['7', '8', '9'].map((digit) => key(digit))}
-      {withPoint ? key('.', '.', 'Point') : key('0')}
-      {withPoint && key('0')}
+      {withPoint || inHalves ? (withPoint ? key('.', '.', 'Point') : key('+', '+', 'and in the second half')) : key('0')}
+      {(withPoint || inHalves) && key('0')}
       <Button
         tabIndex={-1}
         variant="contained"
-        style={{ gridColumn: withPoint ? 'span 3' : '1 / -1' }}
+        style={{ gridColumn: withPoint || inHalves ? 'span 3' : '1 / -1' }}
         onMouseDown={(event) => event.preventDefault()}
         onPointerDown={(event) => event.preventDefault()}
         onClick={onNext}

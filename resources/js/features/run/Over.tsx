@@ -4,40 +4,51 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Recap, RunPack } from '../../shared/api/schemas';
 import { flushMarks, notedRecap, noteRecap, type Entry } from '../../shared/lib/outbox';
+import { many } from '../../shared/lib/format';
 import { questionsOf } from '../../shared/lib/recap';
 import { Questions, RecapFields } from '../../shared/ui/RecapFields';
-import { useFootWording } from '../../shared/ui/SquadChoice';
-import { entryKey } from './rollCalls';
-import { segmentWords } from './words';
+import { askName, entryKey } from './rollCalls';
 
 interface OverProps {
   pack: RunPack;
   entries: Record<string, Entry>;
+  /** Names of asks that were let go. */
+  waived: string[];
+  onWaive: (names: string[]) => void;
   onRollCall: (at: number) => void;
   onFinish: () => Promise<void>;
 }
 
 /** The end: what is still owed, what they said, and closing. */
-export function Over({ pack, entries, onRollCall, onFinish }: OverProps) {
-  const wording = useFootWording();
+export function Over({ pack, entries, waived, onWaive, onRollCall, onFinish }: OverProps) {
   const [isFinished, setFinished] = useState(false);
-  const owing = pack.segments.flatMap((segment, at) => {
-    const owed = segment.asks.filter((ask) => !entries[entryKey(pack, at, ask)]).length;
-    return owed > 0 && owed < segment.asks.length ? [{ at, owed, segment }] : [];
+  const open = pack.blocks.flatMap((block) => {
+    const owing = pack.segments.flatMap((segment, at) => segment.asks.filter((ask) => ask.blockId === block.id).map((ask) => ({ ask, at })));
+    const left = owing.filter(({ ask }) => !entries[entryKey(pack, ask)] && !waived.includes(askName(ask)));
+    return left[0] ? [{ block, at: left[0].at, names: left.map(({ ask }) => askName(ask)) }] : [];
   });
   return (
     <>
       <h1>That was the session</h1>
-      <p>{Object.keys(entries).length} numbers written down.</p>
-      {owing.map(({ at, owed, segment }) => (
-        <p key={at}>
-          {pack.blocks.find((block) => block.id === segment.blockId)?.title}, {segmentWords(segment, wording).toLowerCase()}, set {segment.set}: {owed} still
-          owed.{' '}
-          <button type="button" className="link" onClick={() => onRollCall(at)}>
-            Write them down
-          </button>
-        </p>
-      ))}
+      <p>
+        {many(Object.keys(entries).length, 'number')} written down{waived.length > 0 && `, ${waived.length} let go`}.{' '}
+        {open.length === 0 && Object.keys(entries).length > 0 && 'None is owed.'}
+      </p>
+      {open.length > 0 && (
+        <ul className="rows owing" aria-label="Still owed">
+          {open.map(({ block, at, names }) => (
+            <li key={block.id}>
+              <span>
+                {block.title}: <strong>{names.length} still owed</strong>
+              </span>
+              <span className="acts-line">
+                <Button onClick={() => onRollCall(at)}>Write down</Button>
+                <Button onClick={() => onWaive(names)}>Let go</Button>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
       <RecapOf pack={pack} />
       <div className="grow" />
       {isFinished ? (

@@ -1,83 +1,39 @@
 import Button from '@mui/material/Button';
-import { useRef, useState } from 'react';
-import { bestCheck } from '../../kernel/bestCheck';
+import { useState } from 'react';
 import type { ClockReading } from '../../kernel/segmentClock';
-import type { RunPack } from '../../shared/api/schemas';
-import { countdown, mark } from '../../shared/lib/format';
-import type { Entry } from '../../shared/lib/outbox';
+import { countdown, lineWords, mark } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/SquadChoice';
+import { BallPanel } from './BallPanel';
+import { wayWords, waysOf, type Way } from './entryText';
 import { Keypad } from './Keypad';
 import { RollRow } from './RollRow';
-import { type Ask, askName, beginsAt, askingSegments, entryKey, tryNumber } from './rollCalls';
+import { askingSegments, askName, beginsAt } from './rollCalls';
+import { TapPanel } from './TapPanel';
+import { useRoll, type Roll, type RollProps, type Row } from './useRoll';
+import { WatchPanel } from './WatchPanel';
 import { segmentWords } from './words';
 
-interface RollCallProps {
-  pack: RunPack;
-  at: number;
-  entries: Record<string, Entry>;
-  onEnter: (key: string, mark: { playerId: number; lineKey: string; tryNumber: number; value: number; isVoid: boolean }) => void;
+interface RollCallProps extends RollProps {
   onSwitch: (at: number) => void;
   onClose: () => void;
   reading: ClockReading;
 }
 
-/** Everybody's number for one set: digits, then Enter or Next, and the next name is in hand. */
+/** Everybody's number for one set, typed, tapped or timed; whoever has none yet is in hand. */
 export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, reading }: RollCallProps) {
   const wording = useFootWording();
+  const roll = useRoll({ pack, at, entries, onEnter });
+  const { rows, here, list, done, write, commit } = roll;
+  const [way, setWay] = useState<Way>('keys');
   const segment = pack.segments[at];
-  const asks = segment?.asks ?? [];
-  const list = useRef<HTMLUListElement>(null);
-  const done = useRef<HTMLButtonElement>(null);
-  const [texts, setTexts] = useState<Record<string, string>>(() =>
-    Object.fromEntries(
-      asks.map((ask) => {
-        const entry = entries[entryKey(pack, at, ask)];
-        return [askName(ask), entry ? (entry.isVoid ? 'void' : mark(entry.value, pack.lines[ask.lineKey]?.step ?? 1)) : ''];
-      }),
-    ),
-  );
-  const [faults, setFaults] = useState<Record<string, string>>({});
-  const firstOwed = asks.findIndex((ask) => !entries[entryKey(pack, at, ask)]);
-  const [here, setHere] = useState(Math.max(0, firstOwed));
   const asking = askingSegments(pack);
   const place = asking.indexOf(at);
-  const block = pack.blocks.find((one) => one.id === segment?.blockId);
-  const step = pack.lines[asks[0]?.lineKey ?? '']?.step ?? 1;
-
-  const focusRow = (row: number) => {
-    const input = list.current?.querySelectorAll('input')[row];
-    if (input) input.focus();
-    else done.current?.focus();
-  };
-  const commit = (row: number, text: string): boolean => {
-    const ask = asks[row];
-    const line = ask && pack.lines[ask.lineKey];
-    if (!ask || !line || text === '') return true;
-    const isVoid = text === 'void';
-    const value = isVoid ? line.least : Number(text.replace(',', '.'));
-    const fault = isVoid ? '' : faultOf(value, line);
-    setFaults((before) => ({ ...before, [askName(ask)]: fault }));
-    if (fault) return false;
-    onEnter(entryKey(pack, at, ask), {
-      playerId: ask.playerId,
-      lineKey: ask.lineKey,
-      tryNumber: tryNumber(pack, at, ask),
-      value,
-      isVoid,
-    });
-    return true;
-  };
-  const textOf = (row: number) => {
-    const ask = asks[row];
-    return ask ? (texts[askName(ask)] ?? '') : '';
-  };
-  const write = (row: number, text: string) => {
-    const ask = asks[row];
-    if (ask) setTexts((before) => ({ ...before, [askName(ask)]: text }));
-  };
-  const next = () => {
-    if (commit(here, textOf(here))) focusRow(here + 1);
-  };
+  const inHand = rows[here] ?? rows[0];
+  const block = pack.blocks.find((one) => one.id === (inHand?.ask.blockId ?? segment?.blockId));
+  const ways = waysOf(inHand?.line.kind ?? '');
+  const shown = ways.includes(way) ? way : 'keys';
+  const other = ways.find((one) => one !== shown);
+  const [firstHere] = useState(here);
 
   return (
     <>
@@ -88,8 +44,8 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         </span>
       </div>
       <p>
-        {segment && segmentWords(segment, wording)}, {beginsAt(pack, at) < at ? 'best of the sets' : `set ${segment?.set}`}.{' '}
-        {block?.drill?.scoring?.countsOnlyIf}
+        {segment && segmentWords(segment, wording)}, {beginsAt(pack, at) < at ? 'best of the sets' : `set ${segment?.set ?? 1}`}.{' '}
+        {inHand && <strong>{lineWords(inHand.line)}.</strong>} {inHand?.line.rule.countsOnlyIf}
       </p>
       <p className="roll-head quiet" aria-hidden>
         <span>name</span>
@@ -97,78 +53,90 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
         <span>now</span>
       </p>
       <ul className="roll" ref={list} aria-label="Roll call">
-        {asks.map((ask, row) => {
-          const { playerId, lineKey, item } = ask;
-          const line = pack.lines[lineKey];
-          const player = pack.players.find((one) => one.id === playerId);
-          if (!line || !player) return null;
-          const entry = entries[entryKey(pack, at, ask)];
-          const part = item === null ? undefined : block?.drill?.parts[item]?.name;
-          return (
-            <RollRow
-              key={askName(ask)}
-              name={part && segment?.item == null ? `${player.name}, ${part}` : player.name}
-              toBeat={pack.standings[playerId]?.[lineKey]?.target?.value}
-              step={line.step}
-              text={textOf(row)}
-              isHere={row === here}
-              verdict={entry && !entry.isVoid ? bestCheck(line.better, bestBefore(pack, entries, at, ask), entry.value) : undefined}
-              fault={faults[askName(ask)] || entry?.refusal || ''}
-              autoFocus={row === Math.max(0, firstOwed)}
-              onText={(text) => write(row, text)}
-              onFocus={() => setHere(row)}
-              onLeave={() => commit(row, textOf(row))}
-              onNext={next}
-              onMove={(by) => commit(row, textOf(row)) && focusRow(Math.max(0, row + by))}
-            />
-          );
-        })}
+        {rows.map((row, i) => (
+          <RollRow
+            key={askName(row.ask)}
+            row={row}
+            isHere={i === here}
+            autoFocus={i === firstHere}
+            onText={(text) => {
+              roll.typing();
+              write(row, text);
+            }}
+            onFocus={() => roll.come(i)}
+            onLeave={() => commit(i)}
+            onNext={roll.next}
+            onMove={roll.move}
+          />
+        ))}
       </ul>
-      <div className="grow" />
+      <Greeting rows={rows} />
       <div className="thumb">
         <div style={{ gridColumn: '1 / -1' }}>
-          <Keypad
-            withPoint={step < 1}
-            onKey={(key) => {
-              const text = textOf(here);
-              write(here, key === 'back' ? (text === 'void' ? '' : text.slice(0, -1)) : key === 'void' ? 'void' : text === 'void' ? key : text + key);
-            }}
-            onNext={next}
-          />
+          <Panel way={shown} roll={roll} inHalves={block?.drill?.scoring?.inHalves ?? false} />
         </div>
-        <Button className="third" disabled={place <= 0} onClick={() => onSwitch(asking[place - 1] ?? at)}>
-          Set before
-        </Button>
-        <Button className="third" disabled={place >= asking.length - 1} onClick={() => onSwitch(asking[place + 1] ?? at)}>
-          Set after
-        </Button>
-        <Button className="third" ref={done} onClick={() => commit(here, textOf(here)) && onClose()}>
-          Done
-        </Button>
+        <div className="roll-acts">
+          <Button disabled={place <= 0} onClick={() => onSwitch(asking[place - 1] ?? at)} aria-label="Set before">
+            ‹ Set
+          </Button>
+          <Button disabled={place >= asking.length - 1} onClick={() => onSwitch(asking[place + 1] ?? at)} aria-label="Set after">
+            Set ›
+          </Button>
+          {other && <Button onClick={() => setWay(other)}>{wayWords[other]}</Button>}
+          <Button ref={done} onClick={() => commit(here) && onClose()}>
+            Done
+          </Button>
+        </div>
       </div>
     </>
   );
 }
 
-function faultOf(value: number, line: { least: number; most: number; step: number }): string {
-  if (Number.isNaN(value)) return 'Digits only.';
-  if (value < line.least || value > line.most) return `Between ${line.least} and ${line.most}; void where that was not reached.`;
-  return line.step === 1 && !Number.isInteger(value) ? 'A whole number.' : '';
+function Panel({ way, roll, inHalves }: { way: Way; roll: Roll; inHalves: boolean }) {
+  const row = roll.rows[roll.here];
+  if (!row) return null;
+  if (way === 'tap') return <TapPanel key={askName(row.ask)} roll={roll} />;
+  if (way === 'watch') return <WatchPanel roll={roll} />;
+  if (way === 'shots' || way === 'quota') return <BallPanel key={askName(row.ask)} roll={roll} isQuota={way === 'quota'} />;
+  return (
+    <div className="tight">
+      {row.text.startsWith('void') && <VoidReasons row={row} onReason={(reason) => roll.key(`void ${reason}`)} />}
+      <Keypad withPoint={row.line.step < 1} inHalves={inHalves} onKey={roll.key} onNext={roll.next} />
+    </div>
+  );
 }
 
-/** The best before this try: the record brought along, and this session's other numbers on the same line. */
-function bestBefore(pack: RunPack, entries: Record<string, Entry>, at: number, ask: Ask): number | null {
-  const better = pack.lines[ask.lineKey]?.better ?? 'higher';
-  const values = pack.segments.flatMap((segment, i) =>
-    segment.asks.flatMap((one) => {
-      const isOther = one.playerId === ask.playerId && one.lineKey === ask.lineKey && !(i === at && one.item === ask.item);
-      const entry = isOther ? entries[entryKey(pack, i, one)] : undefined;
-      return entry && !entry.isVoid ? [entry.value] : [];
-    }),
+/** Why a try is void; a press, and none is needed. */
+function VoidReasons({ row, onReason }: { row: Row; onReason: (reason: string) => void }) {
+  const reasons = [...(row.line.rule.voids ?? '').split(/(?<=\.)\s+/).filter(Boolean), 'Not reached.', 'Disturbed.'];
+  return (
+    <div className="ways" role="group" aria-label="Why it is void">
+      {reasons.map((sentence) => {
+        const reason = sentence.charAt(0).toLowerCase() + sentence.slice(1).replace(/\.$/, '');
+        return (
+          <button
+            key={reason}
+            type="button"
+            tabIndex={-1}
+            aria-pressed={row.text === `void ${reason}`}
+            onPointerDown={(event) => event.preventDefault()}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => onReason(reason)}
+          >
+            {sentence}
+          </button>
+        );
+      })}
+    </div>
   );
-  const record = pack.standings[ask.playerId]?.[ask.lineKey]?.record?.value;
-  return [...(record === undefined ? [] : [record]), ...values].reduce<number | null>(
-    (best, value) => (bestCheck(better, best, value) === 'first' || bestCheck(better, best, value) === 'record' ? value : best),
-    null,
+}
+
+/** A new best is said, briefly. */
+function Greeting({ rows }: { rows: Row[] }) {
+  const best = rows.filter((row) => row.verdict === 'record' && !row.wasHad).map((row) => `${row.name} ${mark(Number(row.text) || 0, row.line.step)}`);
+  return (
+    <p className="greeting" role="status">
+      {best.length > 0 && `Own record: ${best.join(', ')}`}
+    </p>
   );
 }

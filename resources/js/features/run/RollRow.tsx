@@ -1,15 +1,11 @@
 import { useId } from 'react';
 import type { BestCheck } from '../../kernel/bestCheck';
 import { mark } from '../../shared/lib/format';
+import type { Row } from './useRoll';
 
 interface RollRowProps {
-  name: string;
-  toBeat: number | undefined;
-  step: number;
-  text: string;
+  row: Row;
   isHere: boolean;
-  verdict: BestCheck | undefined;
-  fault: string;
   autoFocus: boolean;
   onText: (text: string) => void;
   onFocus: () => void;
@@ -25,16 +21,22 @@ const signs: Record<BestCheck, [sign: string, words: string]> = {
   below: ['', ''],
 };
 
+/** Void is typed by its first letter. */
+const allowed = (text: string): string => (/v/i.test(text) ? 'void' : text.replace(/[^\d.,+]/g, ''));
+
 /** One player's line in the roll call. The on-screen keys type into it, so the system keyboard stays away. */
-export function RollRow({ name, toBeat, step, text, isHere, verdict, fault, autoFocus, onText, onFocus, onLeave, onNext, onMove }: RollRowProps) {
+export function RollRow({ row, isHere, autoFocus, onText, onFocus, onLeave, onNext, onMove }: RollRowProps) {
   const id = useId();
-  const [sign, words] = verdict ? signs[verdict] : ['', ''];
+  const [sign, words] = row.verdict ? signs[row.verdict] : ['', ''];
+  const { text, fault } = row;
+  const reason = text.startsWith('void ') ? text.slice(5) : '';
+  const said = fault || reason || words;
   return (
     <li className={isHere ? 'here' : undefined}>
-      <label htmlFor={id}>{name}</label>
+      <label htmlFor={id}>{row.name}</label>
       <span className="num" style={{ fontSize: '1.35rem' }}>
         <span className="sr">to beat </span>
-        {toBeat === undefined ? '–' : mark(toBeat, step)}
+        {row.toBeat === undefined ? '–' : mark(row.toBeat, row.line.step)}
       </span>
       <span style={{ display: 'flex', alignItems: 'center' }}>
         <input
@@ -42,11 +44,14 @@ export function RollRow({ name, toBeat, step, text, isHere, verdict, fault, auto
           inputMode="none"
           autoComplete="off"
           autoFocus={autoFocus}
-          value={text}
-          aria-describedby={fault || words ? `${id}-said` : undefined}
+          value={reason ? 'void' : text}
+          aria-describedby={said ? `${id}-said` : undefined}
           aria-invalid={fault !== ''}
-          onChange={(event) => onText(event.target.value.replace(/[^\d.,void]/g, ''))}
-          onFocus={onFocus}
+          onChange={(event) => onText(allowed(event.target.value))}
+          onFocus={(event) => {
+            event.target.select();
+            onFocus();
+          }}
           onBlur={onLeave}
           onKeyDown={(event) => {
             if (event.key === 'Enter') {
@@ -63,9 +68,9 @@ export function RollRow({ name, toBeat, step, text, isHere, verdict, fault, auto
           {sign}
         </span>
       </span>
-      {(fault || words) && (
-        <span id={`${id}-said`} className={fault ? 'said warn' : words ? 'sr' : 'said'} role={fault ? 'alert' : undefined}>
-          {fault || words}
+      {said && (
+        <span id={`${id}-said`} className={fault ? 'said warn' : reason ? 'said' : 'sr'} role={fault ? 'alert' : undefined}>
+          {said}
         </span>
       )}
     </li>

@@ -1,17 +1,23 @@
 import { useEffect, useState } from 'react';
-import { Link, useParams } from 'react-router';
-import type { Press } from '../../kernel/segmentClock';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { RunPack } from '../../shared/api/schemas';
 import type { Entry } from '../../shared/lib/outbox';
 import { askToPersist } from '../../shared/lib/openable';
 import { HeldLine } from '../../shared/ui/HeldLine';
 import { Failed, Loading } from '../../shared/ui/States';
+import { useFootWording } from '../../shared/ui/SquadChoice';
 import { useThemeChoice } from '../../shared/ui/ThemeChoice';
 import { ClockView } from './ClockView';
+import { cuesAhead } from './cues';
+import { Ground } from './Ground';
+import type { KeptState } from './keptState';
+import { Over } from './Over';
 import { RollCall } from './RollCall';
 import { SentLine } from './SentLine';
-import { useBeepOnChange, useWakeLock } from './signals';
-import { useClock, useEntries, useRunState } from './useRun';
+import { Aside, ServerCard } from './ServerCard';
+import { useCues, useSignals, useWakeLock } from './signals';
+import { useClock } from './useClock';
+import { useEntries, useRunState } from './useRun';
 
 export function RunPage() {
   const sessionId = Number(useParams().sessionId);
@@ -21,8 +27,8 @@ export function RunPage() {
     setAtPitch(true);
     return () => setAtPitch(false);
   }, [setAtPitch]);
-  const { pack, presses, links, entries, isPending, fault, retry } = useRunState(sessionId);
-  if (pack && entries) return <Run key={sessionId} pack={pack} firstPresses={presses} firstLinks={links} firstEntries={entries} />;
+  const { pack, kept, entries, isPending, fault, retry } = useRunState(sessionId);
+  if (pack && entries) return <Run key={sessionId} pack={pack} kept={kept} firstEntries={entries} />;
   if (isPending) return <Loading what="the run" />;
   return (
     <div className="page stack">
@@ -36,32 +42,40 @@ export function RunPage() {
 
 interface RunProps {
   pack: RunPack;
-  firstPresses: Press[];
-  firstLinks: Record<string, number>;
+  kept: KeptState;
   firstEntries: Entry[];
 }
 
-function Run({ pack, firstPresses, firstLinks, firstEntries }: RunProps) {
-  const { reading, press, finish, links, pressLinks } = useClock(pack, firstPresses, firstLinks);
+function Run({ pack, kept, firstEntries }: RunProps) {
+  const clock = useClock(pack, kept);
+  const { reading, runMs, press } = clock;
   const { entries, enter } = useEntries(pack, firstEntries);
   const [rollAt, setRollAt] = useState<number | undefined>(undefined);
+  // In the address, so that a second phone can open it too.
+  const [asked, setAsked] = useSearchParams();
+  const card = pack.blocks.find((block) => block.id === asked.get('card'));
+  const ground = pack.blocks.find((block) => block.id === asked.get('ground'));
+  const wording = useFootWording();
+  const signals = useSignals();
   useWakeLock();
-  useBeepOnChange(reading.index, reading.state === 'running');
-  const blockId = pack.segments[Math.min(reading.index, pack.segments.length - 1)]?.blockId;
-  const number = pack.blocks.findIndex((block) => block.id === blockId) + 1;
+  useCues(cuesAhead(pack.segments, reading, runMs, wording), runMs, signals[0]);
+  const segment = pack.segments[reading.index];
+  const number = pack.blocks.findIndex((block) => block.id === segment?.blockId) + 1;
   return (
     <div className="run">
       <div className="top">
-        <strong>
-          Block {number} of {pack.blocks.length}
-        </strong>
+        <strong>{number > 0 ? `Block ${number} of ${pack.blocks.length}` : 'The end'}</strong>
         <HeldLine />
         <SentLine hasNumbers={Object.keys(entries).length > 0} />
         <Link to={`/plan/${pack.session.id}`}>Leave</Link>
       </div>
-      {rollAt === undefined ? (
-        <ClockView pack={pack} reading={reading} press={press} links={links} onLinks={pressLinks} entries={entries} onRollCall={setRollAt} onFinish={finish} />
-      ) : (
+      {card?.drill?.organisation.card ? (
+        <ServerCard title={card.title} card={card.drill.organisation.card} onClose={() => setAsked({})} />
+      ) : ground ? (
+        <Aside title={`The ground: ${ground.title}`} onClose={() => setAsked({})}>
+          <Ground pack={pack} block={ground} />
+        </Aside>
+      ) : rollAt !== undefined ? (
         <RollCall
           key={rollAt}
           pack={pack}
@@ -72,10 +86,22 @@ function Run({ pack, firstPresses, firstLinks, firstEntries }: RunProps) {
           onClose={() => {
             setRollAt(undefined);
             // Closing the roll call of a writing-down pause ends the pause: the next set may begin.
-            if (pack.segments[reading.index]?.kind === 'write') press('next');
+            if (segment?.kind === 'write') press('next');
           }}
           reading={reading}
         />
+      ) : segment ? (
+        <ClockView
+          pack={pack}
+          clock={clock}
+          signals={signals}
+          segment={segment}
+          entries={entries}
+          onRollCall={setRollAt}
+          onAside={(what, blockId) => setAsked({ [what]: blockId })}
+        />
+      ) : (
+        <Over pack={pack} entries={entries} waived={clock.waived} onWaive={clock.waive} onRollCall={setRollAt} onFinish={clock.finish} />
       )}
     </div>
   );

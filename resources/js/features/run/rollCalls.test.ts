@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest';
 import type { RunPack } from '../../shared/api/schemas';
-import { askingSegments, beginsAt, entryKey, rollCallFor, tryNumber } from './rollCalls';
+import { askingSegments, beginsAt, entryKey, rollCallFor, takenBefore, tryNumber, type Ask } from './rollCalls';
+
+const ask = (lineKey: string, set = 1, item: number | null = null): Ask => ({ playerId: 1, lineKey, item, blockId: 'b', side: lineKey, set });
 
 /** Set-up, two sets with the right foot, one with the left, a talk. */
-const segment = (id: string, lineKey?: string): RunPack['segments'][number] => ({
+const segment = (id: string, lineKey?: string, set = 1): RunPack['segments'][number] => ({
   id,
   blockId: 'b',
   kind: lineKey ? 'work' : 'talk',
@@ -19,11 +21,12 @@ const segment = (id: string, lineKey?: string): RunPack['segments'][number] => (
   rightTouches: 0,
   stations: [],
   seats: [],
-  asks: lineKey ? [{ playerId: 1, lineKey, item: null }] : [],
+  asks: lineKey ? [ask(lineKey, set)] : [],
 });
 const pack = {
   session: { id: 5 },
-  segments: [segment('s0'), segment('s1', 'right'), segment('s2', 'right'), segment('s3', 'left'), segment('s4')],
+  segments: [segment('s0'), segment('s1', 'right'), segment('s2', 'right', 2), segment('s3', 'left'), segment('s4')],
+  taken: [],
 } as unknown as RunPack;
 
 test('numbers are asked for in the sets that count', () => {
@@ -43,19 +46,36 @@ test('the best of the sets may be written from the first of them on', () => {
 });
 
 test('tries are counted on their own line', () => {
-  expect([1, 2, 3].map((at) => tryNumber(pack, at, { playerId: 1, lineKey: pack.segments[at]?.asks[0]?.lineKey ?? '', item: null }))).toEqual([1, 2, 1]);
+  expect([ask('right'), ask('right', 2), ask('left')].map((one) => tryNumber(pack, one))).toEqual([1, 2, 1]);
 });
 
-test('an entry is named by session, segment and player', () => {
-  expect(entryKey(pack, 2, { playerId: 1, lineKey: 'right', item: null })).toBe('5|s2|1');
+test('an entry is named by what is owed, wherever it is asked for', () => {
+  expect(entryKey(pack, ask('right', 2))).toBe('5|b||right|2|1');
 });
 
 test('items of a circuit asked for at once are entries and tries of their own', () => {
-  const asks = [0, 2, 3].map((item) => ({ playerId: 1, lineKey: item === 2 ? 'other' : 'right', item }));
+  const asks = [0, 2, 3].map((item) => ask(item === 2 ? 'other' : 'right', 1, item));
   const circuit = { ...pack, segments: [segment('s0', 'right'), { ...segment('s1', 'both'), asks }] };
-  expect(asks.map((ask) => entryKey(circuit, 1, ask))).toEqual(['5|s1|1|0', '5|s1|1|2', '5|s1|1|3']);
+  expect(new Set(asks.map((one) => entryKey(circuit, one))).size).toBe(3);
   // One before it and then the first and the last item are of the same line.
-  expect(asks.map((ask) => tryNumber(circuit, 1, ask))).toEqual([2, 1, 3]);
+  expect(asks.map((one) => tryNumber(circuit, one))).toEqual([2, 1, 3]);
+});
+
+test('what the server had of the session stands as had', () => {
+  const mark = { uuid: 'u', playerId: 1, lineKey: 'right', tryNumber: 2, value: 21, isVoid: false, reason: '', parts: null };
+  expect(takenBefore({ ...pack, taken: [mark, { ...mark, tryNumber: 9 }] })).toEqual({
+    '5|b||right|2|1': {
+      key: '5|b||right|2|1',
+      sessionId: 5,
+      uuid: 'u',
+      value: 21,
+      isVoid: false,
+      reason: '',
+      parts: null,
+      refusal: '',
+      isHad: true,
+    },
+  });
 });
 
 test('a number of an item is not written during the item before', () => {

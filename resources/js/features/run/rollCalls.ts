@@ -1,4 +1,5 @@
 import type { RunPack } from '../../shared/api/schemas';
+import type { Entry } from '../../shared/lib/outbox';
 
 export type Ask = RunPack['segments'][number]['asks'][number];
 
@@ -29,14 +30,25 @@ export function rollCallFor(pack: RunPack, index: number): number | undefined {
 }
 
 /** Which try on its line a number is: earlier sets, and earlier items of a circuit, of the same player and line come first. */
-export function tryNumber(pack: RunPack, at: number, ask: Ask): number {
-  const isSame = (one: Ask) => one.playerId === ask.playerId && one.lineKey === ask.lineKey;
-  const before = pack.segments.slice(0, at).flatMap((segment) => segment.asks);
-  const beside = (pack.segments[at]?.asks ?? []).filter((one) => (one.item ?? 0) < (ask.item ?? 0));
-  return 1 + [...before, ...beside].filter(isSame).length;
+export function tryNumber(pack: RunPack, ask: Ask): number {
+  const alike = pack.segments.flatMap((segment) => segment.asks).filter((one) => one.playerId === ask.playerId && one.lineKey === ask.lineKey);
+  return 1 + alike.findIndex((one) => askName(one) === askName(ask));
 }
 
-/** Of one player, and one item where a stretch asks for several. */
-export const askName = (ask: Ask): string => (ask.item === null ? `${ask.playerId}` : `${ask.playerId}|${ask.item}`);
+/** Of one player, block, item, side and set: no two of a session are the same, wherever they are asked. */
+export const askName = ({ blockId, item, side, set, playerId }: Ask): string => [blockId, item ?? '', side, set, playerId].join('|');
 
-export const entryKey = (pack: RunPack, at: number, ask: Ask): string => `${pack.session.id}|${pack.segments[at]?.id ?? ''}|${askName(ask)}`;
+export const entryKey = (pack: RunPack, ask: Ask): string => `${pack.session.id}|${askName(ask)}`;
+
+/** What the server had of this session when the pack was made, from whatever phone. */
+export function takenBefore(pack: RunPack): Record<string, Entry> {
+  const asks = new Map(pack.segments.flatMap((segment) => segment.asks).map((ask) => [`${ask.playerId} ${ask.lineKey} ${tryNumber(pack, ask)}`, ask]));
+  return Object.fromEntries(
+    pack.taken.flatMap(({ playerId, lineKey, tryNumber: at, ...mark }) => {
+      const ask = asks.get(`${playerId} ${lineKey} ${at}`);
+      if (!ask) return [];
+      const key = entryKey(pack, ask);
+      return [[key, { key, sessionId: pack.session.id, ...mark, refusal: '', isHad: true }]];
+    }),
+  );
+}

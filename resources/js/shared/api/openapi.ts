@@ -939,11 +939,17 @@ export interface components {
             isVoid?: boolean;
             isDisputed?: boolean;
             reason?: string;
+            parts?: components["schemas"]["MarkParts"] | null;
             /** @enum {string} */
             countedBy?: "coach" | "partner" | "self";
             /** Format: date-time */
             recordedAt: string;
             supersedesUuids?: string[];
+        };
+        MarkParts: {
+            /** @enum {string} */
+            kind: "halves" | "feet" | "total" | "good-and-tried";
+            numbers: number[];
         };
         MarkBatch: {
             marks: components["schemas"]["Mark"][];
@@ -962,9 +968,13 @@ export interface components {
         PartTime: {
             segmentId: string;
             /** @enum {string} */
-            part: "set-up" | "explain" | "change";
+            part: "set-up" | "explain" | "work" | "rest" | "write" | "change" | "water" | "talk" | "game";
             plannedSeconds: number;
             actualSeconds: number;
+            blockId?: string;
+            expectedSeconds?: number;
+            pausedSeconds?: number;
+            frozenSeconds?: number;
         };
         RunTimes: {
             /** Format: date-time */
@@ -1234,6 +1244,7 @@ export interface components {
             countsOnlyIf: string;
             voids: string;
             fault: string;
+            inHalves: boolean;
         };
         ServerCard: {
             give: string;
@@ -1477,7 +1488,16 @@ export interface components {
             playerIds: number[];
             dose: components["schemas"]["Dose"];
         };
-        BlockEvaluation: {
+        Together: {
+            stations: number;
+            how: string[];
+            reset: components["schemas"]["Reset"] | null;
+            groups: components["schemas"]["StationGroup"][];
+            duties: components["schemas"]["Duty"][];
+            round: components["schemas"]["StationTurn"][][];
+            ages: components["schemas"]["AgeDose"][];
+        };
+        BlockEvaluation: components["schemas"]["Together"] & {
             id: string;
             startSeconds: number;
             meanSeconds: number;
@@ -1487,22 +1507,15 @@ export interface components {
             partSeconds: {
                 [key: string]: number;
             };
-            stations: number;
             turns: number;
             markers: number;
             longestWaitSeconds: number;
-            reset: components["schemas"]["Reset"] | null;
             touches: components["schemas"]["Touches"];
             segments: components["schemas"]["Segment"][];
-            how: string[];
             warnings: components["schemas"]["Warning"][];
-            groups: components["schemas"]["StationGroup"][];
-            duties: components["schemas"]["Duty"][];
-            round: components["schemas"]["StationTurn"][][];
             players: components["schemas"]["PlayerShare"][];
             kit: components["schemas"]["KitList"] | null;
             stationMetres: components["schemas"]["StationSize"] | null;
-            ages: components["schemas"]["AgeDose"][];
             counts: string | null;
             mayCount: components["schemas"]["MayCount"][];
         };
@@ -1566,6 +1579,7 @@ export interface components {
             family: string;
             /** @enum {string} */
             side: "R" | "L" | "both" | "alternating";
+            kind: string;
             unit: string;
             /** @enum {string} */
             better: "higher" | "lower";
@@ -1864,16 +1878,32 @@ export interface components {
             playerId: number;
             lineKey: string;
             item: number | null;
+            blockId: string;
+            /** @enum {string} */
+            side: "R" | "L" | "both" | "alternating";
+            set: number;
         };
         RunSegment: components["schemas"]["Segment"] & {
             asks: components["schemas"]["Ask"][];
         };
-        RunBlock: {
+        RunBlock: components["schemas"]["Together"] & {
             id: string;
             kind: string;
             title: string;
             links: number | null;
             drill: components["schemas"]["Drill"] | null;
+            dose: components["schemas"]["Dose"] | null;
+            tempo: string | null;
+        };
+        Taken: {
+            uuid: string;
+            playerId: number;
+            lineKey: string;
+            tryNumber: number;
+            value: number;
+            isVoid: boolean;
+            reason: string;
+            parts: components["schemas"]["MarkParts"] | null;
         };
         RunPack: {
             session: components["schemas"]["SessionSummary"];
@@ -1889,6 +1919,7 @@ export interface components {
                     [key: string]: components["schemas"]["Standing"];
                 };
             };
+            taken: components["schemas"]["Taken"][];
         };
         PlanBlock: {
             id: string;
@@ -1995,6 +2026,7 @@ export interface components {
             isVoid: boolean;
             isDisputed: boolean;
             reason: string;
+            parts: components["schemas"]["MarkParts"] | null;
             by: string;
             /** @enum {string} */
             source: "coach" | "assistant" | "home";

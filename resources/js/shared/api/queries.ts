@@ -89,13 +89,8 @@ export const holdingsQuery = (sessionId: number) =>
   });
 export const deleteSession = (sessionId: number, version: number, marks: number) =>
   callApi(`/sessions/${sessionId}`, z.undefined(), { method: 'DELETE', body: { marks }, headers: { 'If-Match': `"${version}"` } });
-/** How long a judged part of a run was to take before the coach's own times, and took. */
-export interface PartTime {
-  segmentId: string;
-  part: 'set-up' | 'explain' | 'change';
-  plannedSeconds: number;
-  actualSeconds: number;
-}
+/** How long a stretch of a run was to take before the coach's own times and with them, and took; and how long the clock stood still. */
+export type PartTime = components['schemas']['PartTime'];
 export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[] }) =>
   callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
 
@@ -112,6 +107,7 @@ export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/
 
 /** A mark as it leaves the device. */
 export type MarkToSend = components['schemas']['Mark'];
+export type MarkParts = components['schemas']['MarkParts'];
 export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults, { method: 'POST', body: { marks } });
 
 export type Wish = 'anything' | 'weaker-foot' | 'shared-layout' | 'join-two' | 'rainy-corner';

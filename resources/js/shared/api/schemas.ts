@@ -96,6 +96,7 @@ export const drill = z.object({
       countsOnlyIf: z.string(),
       voids: z.string(),
       fault: z.string(),
+      inHalves: z.boolean().default(false),
     })
     .nullable(),
   organisation: z.object({
@@ -245,31 +246,34 @@ const playerShare = z.object({
   right: z.number(),
   other: z.number(),
 });
-export const blockEvaluation = z.object({
+/** Who does a block with whom and where, and what is laid out for it. */
+const together = z.object({
+  stations: z.number(),
+  how: z.array(z.string()),
+  reset: z
+    .object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']), words: z.string() })
+    .nullable(),
+  groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
+  duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server', 'counts']) })),
+  /** Turn by turn who is at each station, where stations run at the same time. */
+  round: z.array(z.array(stationTurn)),
+  /** What those of another age than most do, where the drill says so. */
+  ages: z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })).default([]),
+});
+export const blockEvaluation = together.extend({
   id: z.string(),
   startSeconds: z.number(),
   meanSeconds: z.number(),
   partSeconds: z.record(z.string(), z.number()),
-  stations: z.number(),
   turns: z.number(),
   markers: z.number(),
   longestWaitSeconds: z.number(),
-  reset: z
-    .object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']), words: z.string() })
-    .nullable(),
   touches,
   segments: z.array(segment),
-  how: z.array(z.string()),
   /** Which number is written down, and which the dose can give. */
   counts: z.string().nullable().default(null),
   mayCount: z.array(z.object({ kind: z.string(), words: z.string() })).default([]),
-  /** What those of another age than most do, where the drill says so. */
-  ages: z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })).default([]),
   warnings: z.array(warning),
-  groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
-  /** Turn by turn who is at each station, where stations run at the same time. */
-  round: z.array(z.array(stationTurn)),
-  duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server', 'counts']) })),
   players: z.array(playerShare),
 });
 export const evaluation = z.object({
@@ -319,6 +323,7 @@ export const recordLine = z.object({
   drillName: z.string(),
   family: z.string(),
   side: sideName,
+  kind: z.string().default(''),
   unit: z.string(),
   better: z.enum(['higher', 'lower']),
   step: z.number(),
@@ -353,15 +358,50 @@ export const playerPage = player.extend({
   lines: z.array(standing.extend({ line: recordLine })),
 });
 
+/** A number somebody owes; no two of a session are the same. */
+const ask = z.object({
+  playerId: z.number(),
+  lineKey: z.string(),
+  item: z.number().nullable(),
+  blockId: z.string(),
+  side: z.string(),
+  set: z.number(),
+});
+const runBlock = together.extend({
+  id: z.string(),
+  kind: z.string(),
+  title: z.string(),
+  /** Of a build-up the links that are planned. */
+  links: z.number().nullable(),
+  drill: drill.nullable(),
+  dose: dose.nullable(),
+  tempo: z.string().nullable(),
+});
+/** What a number was made of, where more was seen than the number. */
+const markParts = z.object({ kind: z.enum(['halves', 'feet', 'total', 'good-and-tried']), numbers: z.array(z.number()) });
 export const runPack = z.object({
   session: sessionSummary,
   recap: recap.default({ answers: '', howHard: null, onlyTried: false }),
   players: z.array(player),
-  /** Of a build-up the links that are planned; packs of before do not say. */
-  blocks: z.array(z.object({ id: z.string(), kind: z.string(), title: z.string(), links: z.number().nullable().default(null), drill: drill.nullable() })),
-  segments: z.array(segment.extend({ asks: z.array(z.object({ playerId: z.number(), lineKey: z.string(), item: z.number().nullable().default(null) })) })),
+  blocks: z.array(runBlock),
+  segments: z.array(segment.extend({ asks: z.array(ask) })),
   lines: z.record(z.string(), recordLine),
   standings,
+  /** Numbers of this session that the server had, from whatever phone. */
+  taken: z
+    .array(
+      z.object({
+        uuid: z.string(),
+        playerId: z.number(),
+        lineKey: z.string(),
+        tryNumber: z.number(),
+        value: z.number(),
+        isVoid: z.boolean(),
+        reason: z.string(),
+        parts: markParts.nullable(),
+      }),
+    )
+    .default([]),
 });
 
 export const markResults = z.object({

@@ -17,7 +17,7 @@ export function groupWords(worked: BlockEvaluation, players: Player[]): string[]
 }
 
 /** Who keeps goal, and who counts and fetches because there is nothing to serve; a sentence each. */
-export function dutyWords(worked: BlockEvaluation, players: Player[]): string[] {
+export function dutyWords(worked: Pick<BlockEvaluation, 'duties'>, players: Player[]): string[] {
   const who = (kind: 'keeper' | 'counts') =>
     listed(worked.duties.filter((duty) => duty.kind === kind).map((duty) => players.find((player) => player.id === duty.playerId)?.name ?? ''));
   const [inGoal, counting] = [who('keeper'), who('counts')];

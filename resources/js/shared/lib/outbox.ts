@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, type MarkToSend, type PartTime } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, type MarkParts, type MarkToSend, type PartTime } from '../api/queries';
 import type { Recap } from '../api/schemas';
 import { Shelf } from './shelf';
 
@@ -13,6 +13,10 @@ export interface Entry {
   uuid: string;
   value: number;
   isVoid: boolean;
+  reason?: string | undefined;
+  parts?: MarkParts | null | undefined;
+  /** The server had it when the run pack was made, from whatever phone. */
+  isHad?: boolean;
   /** Why the server would not take it; empty while it waits or once it is taken. */
   refusal: string;
 }
@@ -151,7 +155,8 @@ export function actFor(account: number): void {
 
 /** Keeps a mark, in the device's store or else in the page, then tries to send. */
 export async function enterMark(entryKey: string, mark: MarkToSend, about: { squadId?: number; label?: string } = {}): Promise<Entry> {
-  const entry: Entry = { key: entryKey, sessionId: mark.sessionId, uuid: mark.uuid, value: mark.value, isVoid: mark.isVoid ?? false, refusal: '' };
+  const { sessionId, uuid, value, isVoid = false, reason, parts } = mark;
+  const entry: Entry = { key: entryKey, sessionId, uuid, value, isVoid, reason, parts, refusal: '' };
   // A number that was refused gives way to the one entered in its place.
   for (const before of await outbox.all()) if (before.entryKey === entryKey && before.isRefused) await outbox.remove(before.uuid);
   const waiting = { uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) };

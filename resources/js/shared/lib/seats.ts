@@ -41,26 +41,40 @@ const doing: Record<string, [one: string, many: string]> = {
 };
 
 /** Whose rest has run out is waiting; who has the ball only in turns works in turns. */
-function words(seat: Seat): [one: string, many: string] {
+export function doingWords(seat: Seat): [one: string, many: string] {
   if (seat.role === 'rests' && seat.wait > 0.5) return doing.waits ?? ['', ''];
   const [one, many] = doing[seat.role] ?? [seat.role, seat.role];
   if (seat.isExtra) return [`goes on, not owed`, `go on, not owed`];
   return (seat.role === 'works' || seat.role === 'plays') && seat.wait > 0.5 ? [`${one} in turns`, `${many} in turns`] : [one, many];
 }
 
+interface Doing {
+  words: [one: string, many: string];
+  names: string[];
+}
+
+/** Those who do the same, together. */
+function doingTogether(seats: Seat[], nameOf: (id: number) => string): Doing[] {
+  const groups = new Map<string, Doing>();
+  for (const seat of seats) {
+    const words = doingWords(seat);
+    const group = groups.get(words[0]) ?? { words, names: [] };
+    groups.set(words[0], { ...group, names: [...group.names, nameOf(seat.playerId)] });
+  }
+  return [...groups.values()];
+}
+
+const inWords = (groups: Doing[]): string => groups.map(({ words: [one, many], names }) => `${listed(names)} ${names.length === 1 ? one : many}`).join('; ');
+
+/** "Amina and Tomasz work; Ines waits" */
+export const doingOf = (seats: Seat[], nameOf: (id: number) => string): string => inWords(doingTogether(seats, nameOf));
+
 /** "Amina and Tomasz work; Bo and Rafi rest; Ines waits." */
 export function momentWords(seats: Seat[], players: Player[]): string {
-  const named = new Map<string, { words: [string, string]; names: string[] }>();
-  for (const seat of seats) {
-    const said = words(seat);
-    const name = players.find((player) => player.id === seat.playerId)?.name ?? String(seat.playerId);
-    const group = named.get(said[0]) ?? { words: said, names: [] };
-    named.set(said[0], { ...group, names: [...group.names, name] });
-  }
-  const groups = [...named.values()];
+  const groups = doingTogether(seats, (id) => players.find((player) => player.id === id)?.name ?? String(id));
   const [first] = groups;
   if (first && groups.length === 1 && first.names.length > 2) return `Everybody ${first.words[0]}.`;
-  const sentence = groups.map(({ words: [one, many], names }) => `${listed(names)} ${names.length === 1 ? one : many}`).join('; ');
+  const sentence = inWords(groups);
   return sentence && `${sentence}.`;
 }
 

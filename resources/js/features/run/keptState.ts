@@ -1,0 +1,50 @@
+import type { Press } from '../../kernel/segmentClock';
+
+/** What this device keeps of a run beside its numbers. */
+export interface KeptState {
+  pack: unknown;
+  presses: Press[];
+  /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
+  links?: Record<string, number>;
+  /** Names of asks that nobody is asked for again. */
+  waived?: string[];
+  /** Of the run's time before the wall clock. */
+  offsetMs?: number;
+}
+
+interface OldAsk {
+  playerId: number;
+  lineKey: string;
+  item?: number | null;
+}
+interface OldPack {
+  blocks?: Record<string, unknown>[];
+  segments?: { blockId: string; set?: number | null; asks?: OldAsk[] }[];
+  lines?: Record<string, { side: string }>;
+}
+
+const noneTogether = { stations: 1, how: [], reset: null, groups: [], duties: [], round: [], ages: [], dose: null, tempo: null, links: null };
+
+/** A run that began with an older version goes on: what its pack does not say is left empty, what it asks is asked. */
+export function brought(kept: unknown): KeptState | null {
+  if (!kept) return null;
+  const state = kept as KeptState;
+  const pack = state.pack as OldPack | undefined;
+  return {
+    ...state,
+    pack: pack && {
+      ...pack,
+      blocks: pack.blocks?.map((block) => ({ ...noneTogether, ...block })),
+      segments: pack.segments?.map((segment) => ({
+        ...segment,
+        asks: segment.asks?.map((ask) => ({
+          item: null,
+          blockId: segment.blockId,
+          side: pack.lines?.[ask.lineKey]?.side ?? 'both',
+          set: segment.set ?? 1,
+          ...ask,
+        })),
+      })),
+    },
+  };
+}

@@ -1,0 +1,121 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
+import type { PartTime } from '../../shared/api/queries';
+import type { RunPack } from '../../shared/api/schemas';
+import { finishRun, keepRunState } from '../../shared/lib/outbox';
+import type { KeptState } from './keptState';
+import { useBeat } from './signals';
+import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
+
+const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });
+/** A phone's clock is mended by less than this all the time. */
+const worthKeepingMs = 500;
+
+/** The clock, driven by presses that are kept as they are made. */
+export function useClock(pack: RunPack, first: KeptState) {
+  const queryClient = useQueryClient();
+  const sessionId = pack.session.id;
+  const [presses, setPresses] = useState(first.presses);
+  const [links, setLinks] = useState(first.links ?? {});
+  const [waived, setWaived] = useState(first.waived ?? []);
+  const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
+  const read = useTicks();
+  const now = () => {
+    const next = passed(time, read());
+    setTime(next);
+    return next;
+  };
+  useBeat(now);
+
+  const keep = (more: Partial<KeptState>, offsetMs: number) => {
+    const state: KeptState = { pack, presses, links, waived, offsetMs, ...more };
+    void keepRunState(sessionId, state);
+    queryClient.setQueryData(['kept-run', sessionId], state);
+  };
+  const press = (kind: Press['press'], more: Pick<Press, 'seconds' | 'index'> = {}) => {
+    const at = now();
+    const next = [...presses, { press: kind, atMs: at.runMs, ...more }];
+    setPresses(next);
+    keep({ presses: next }, offsetOf(at));
+  };
+  /** One link more or fewer than planned: what is worked on changes, the clock does not. */
+  const pressLinks = (blockId: string, count: number) => {
+    const next = { ...links, [blockId]: count };
+    setLinks(next);
+    keep({ links: next }, offsetOf(time));
+  };
+  /** Numbers that are let go: nobody is asked for them again. */
+  const waive = (names: string[]) => {
+    const next = [...new Set([...waived, ...names])];
+    setWaived(next);
+    keep({ waived: next }, offsetOf(time));
+  };
+  /** Whether the time that only the wall clock knows of did pass. */
+  const settle = (didPass: boolean) => {
+    const next = settled(time, didPass);
+    setTime(next);
+    keep({}, offsetOf(next));
+  };
+  useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
+  useEffect(() => {
+    // Before the start the pack is kept too, so that the pitch may be without signal.
+    if (first.presses.length === 0) void keepRunState(sessionId, { pack, presses: [] });
+  }, [sessionId, pack, first.presses.length]);
+
+  const finish = () => {
+    const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);
+    const startedAt = new Date(presses[0]?.atMs ?? endMs).toISOString();
+    return finishRun({ sessionId, startedAt, finishedAt: new Date(endMs).toISOString(), parts: partTimes(pack, presses, endMs) });
+  };
+  const reading = clockAt(pack.segments, presses, time.runMs);
+  return { reading, runMs: time.runMs, doubtMs: time.doubtMs, press, settle, finish, links, pressLinks, waived, waive };
+}
+export type Clock = ReturnType<typeof useClock>;
+
+/** Reads both clocks; a moment out of sight since the reading before is told with it. */
+function useTicks(): () => Tick {
+  const wasHidden = useRef(false);
+  useEffect(() => {
+    const look = () => {
+      if (document.hidden) wasHidden.current = true;
+    };
+    document.addEventListener('visibilitychange', look);
+    return () => document.removeEventListener('visibilitychange', look);
+  }, []);
+  return useCallback(() => {
+    const tick = tickNow(wasHidden.current);
+    wasHidden.current = document.hidden;
+    return tick;
+  }, []);
+}
+
+/** A wall clock that was set must not move the run when the page is loaded anew. */
+function useKeptOffset(offsetMs: number, isUnderWay: boolean, keep: (offsetMs: number) => void): void {
+  const kept = useRef(offsetMs);
+  useEffect(() => {
+    if (!isUnderWay || Math.abs(offsetMs - kept.current) < worthKeepingMs) return;
+    kept.current = offsetMs;
+    keep(offsetMs);
+  });
+}
+
+/** How long each stretch took, beside what it was to take; one never entered says nothing. */
+export function partTimes(pack: RunPack, presses: Press[], nowMs: number): PartTime[] {
+  const spent = spentMs(pack.segments, presses, nowMs);
+  const stopped = stoppedMs(pack.segments, presses, nowMs);
+  return pack.segments.flatMap(({ id, blockId, kind, seconds, plainSeconds }, i) => {
+    const [ms, { pausedMs, frozenMs }] = [spent[i] ?? 0, stopped[i] ?? { pausedMs: 0, frozenMs: 0 }];
+    if (ms + pausedMs + frozenMs <= 0) return [];
+    return {
+      segmentId: id,
+      blockId,
+      part: kind,
+      plannedSeconds: plainSeconds ?? seconds,
+      expectedSeconds: seconds,
+      actualSeconds: ms / 1000,
+      pausedSeconds: pausedMs / 1000,
+      frozenSeconds: frozenMs / 1000,
+    };
+  });
+}

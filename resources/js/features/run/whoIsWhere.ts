@@ -1,0 +1,72 @@
+import type { RunPack } from '../../shared/api/schemas';
+import { listed } from '../../shared/lib/groups';
+import { doingOf, doingWords, type Seat } from '../../shared/lib/seats';
+import type { RunBlock } from './words';
+
+/** One line of who is where: a place, and who does what there. */
+export interface WhoLine {
+  key: string;
+  /** Name of the station or number of the group; empty where there is one. */
+  at: string;
+  /** "Kofi works, Bo rests" */
+  doing: string;
+}
+
+const isAlone = (group: RunBlock['groups'][number]): boolean => group.workers.length + group.servers.length === 1 && !group.isHelped;
+
+/** Who does something first, then who serves, then who rests. */
+const eagerness = (seat: Seat): number => (['works', 'plays', 'keeps-goal'].includes(seat.role) ? 0 : ['serves', 'counts'].includes(seat.role) ? 1 : 2);
+
+/** Who is where and with whom, in a stretch of work; before it, who will be together; while they change over, who goes next. */
+export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
+  const segment = pack.segments[at];
+  if (!segment) return [];
+  const names = (id: number) => pack.players.find((player) => player.id === id)?.name ?? String(id);
+  if (segment.stations.length > 0)
+    return segment.stations
+      .filter((station) => station.playerIds.length > 0)
+      .map(({ blockId, playerIds }) => ({
+        key: blockId,
+        at: pack.blocks.find((block) => block.id === blockId)?.title ?? '',
+        // In a round a seat stands for a whole visit: who is there is what matters.
+        doing: listed(playerIds.map(names)),
+      }));
+  const groups = pack.blocks.find((one) => one.id === segment.blockId)?.groups ?? [];
+  const areTogether = groups.length > 0 && !groups.every(isAlone);
+  if (segment.kind === 'set-up' || segment.kind === 'explain')
+    return areTogether
+      ? groups.map((group, i) => ({
+          key: String(i),
+          at: groups.length > 1 ? String(i + 1) : '',
+          doing: listed([...group.workers, ...group.servers].map(names)) + (group.isHelped ? ' with a helper' : ''),
+        }))
+      : [];
+  const shown = segment.kind === 'change' ? (pack.segments.slice(at).find((one) => one.kind === 'work') ?? segment) : segment;
+  const seats = shown.seats.toSorted((a, b) => eagerness(a) - eagerness(b));
+  const [first] = seats;
+  if (!first) return [];
+  const isAllAlike = seats.every((seat) => doingWords(seat)[0] === doingWords(first)[0]);
+  if (isAllAlike && seats.length > 2 && (!areTogether || eagerness(first) > 0))
+    return [{ key: 'all', at: '', doing: `All ${seats.length} ${doingWords(first)[1]}` }];
+  if (!areTogether) return [{ key: 'all', at: '', doing: doingOf(seats, names) }];
+  return groups.map((group, i) => ({
+    key: String(i),
+    at: groups.length > 1 ? String(i + 1) : '',
+    doing:
+      inTurnOrDoing(
+        seats.filter(({ playerId }) => group.workers.includes(playerId) || group.servers.includes(playerId)),
+        (id) => pack.segments.slice(pack.segments.indexOf(shown) + 1).some((later) => later.blockId === shown.blockId && isAtWork(later.seats, id)),
+        names,
+      ) + (group.isHelped ? '; a helper serves' : ''),
+  }));
+}
+
+const isAtWork = (seats: Seat[], id: number): boolean => seats.some((seat) => seat.playerId === id && eagerness(seat) === 0);
+
+/** "Amina, then Elif" where whoever rests or waits has a go to come; else what each does. */
+function inTurnOrDoing(seats: Seat[], hasMore: (id: number) => boolean, names: (id: number) => string): string {
+  const [at, still] = [seats.filter((seat) => eagerness(seat) === 0), seats.filter((seat) => eagerness(seat) === 2)];
+  const isInTurn = at.length > 0 && still.length > 0 && at.length + still.length === seats.length;
+  if (!isInTurn || at.some((seat) => seat.isExtra) || !still.every((seat) => hasMore(seat.playerId))) return doingOf(seats, names);
+  return `${listed(at.map((seat) => names(seat.playerId)))}, then ${listed(still.map((seat) => names(seat.playerId)))}`;
+}
