@@ -9,6 +9,7 @@ use App\Models\TrainingSession;
 use App\Planning\DrillShelf;
 use App\Planning\PlanDraft;
 use App\Planning\WorkedOut;
+use FleetSparrow\Core\Evaluation\OtherSizes;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
@@ -16,6 +17,7 @@ use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Memo;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 
 /** Evaluates a running order for a squad: a fixed number of queries, whatever the number of players. */
 final class PlanEvaluationQuery
@@ -43,6 +45,26 @@ final class PlanEvaluationQuery
             $blocks,
             $this->context($squad, $draft, $blocks, $day, $coachId, memo: $memo),
             $draft->slotMinutes * 60.0,
+        ));
+    }
+
+    /**
+     * The same for other numbers of people than are planned for.
+     *
+     * @param  list<int<1, max>>  $sizes
+     * @return array<int, list<BlockEvaluation>> number of people → blocks
+     *
+     * @throws \Illuminate\Validation\ValidationException
+     * @throws \FleetSparrow\Core\Exception\CoreException
+     */
+    public function ofOtherSizes(Squad $squad, PlanDraft $draft, CalendarDate $day, ?int $coachId, array $sizes): array
+    {
+        $blocks = $draft->coreBlocks($this->drills->drills($squad, $draft->drillVersionIds()));
+
+        return $this->workedOut->with($squad, fn (Memo $memo): array => OtherSizes::of(
+            $blocks,
+            $this->context($squad, $draft, $blocks, $day, $coachId, memo: $memo),
+            $sizes,
         ));
     }
 

@@ -11,6 +11,7 @@ use App\Models\TrainingSession;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Record\Aim;
 use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 use Illuminate\Support\Collection;
 
 /** Everything a device needs to run one session without a network. */
@@ -22,6 +23,8 @@ final readonly class RunPack
      * @param  array<string, RecordLine>  $lines  by key
      * @param  array<int, array<string, LineReading>>  $readings  player id → line key → reading, of the session's lines
      * @param  array<string, Aim>  $aims  by line key
+     * @param  array<int, list<BlockEvaluation>>  $tables  number of people → blocks, where others come than were planned
+     * @param  Collection<int, Player>  $others  of the squad, who are not coming
      * @param  list<Mark>  $taken  numbers of this session that were taken already, from whatever phone
      */
     public function __construct(
@@ -32,6 +35,8 @@ final readonly class RunPack
         public array $lines,
         public array $readings,
         public array $aims,
+        public array $tables,
+        public Collection $others,
         public array $taken,
     ) {
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Mark;
+use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
@@ -14,6 +15,11 @@ use FleetSparrow\Core\Shared\CalendarDate;
 
 final class RunPackQuery
 {
+    /** More or fewer than planned that a phone can seat without a network: this tool's own value. */
+    private const MAY_LEAVE = 4;
+
+    private const MAY_COME = 3;
+
     public function __construct(
         private readonly PlanEvaluationQuery $evaluations,
         private readonly RecordQuery $records,
@@ -26,25 +32,44 @@ final class RunPackQuery
     {
         $session->load(['blocks.drillVersion', 'attendances', 'overrides', 'squad.players']);
         $playerIds = $session->comingPlayerIds();
-        $players = $session->squad->players->whereIn('id', $playerIds)->values();
-        $evaluation = $this->evaluations->evaluate($session->squad, PlanDraft::ofSession($session, $playerIds), $day, $coachId);
+        $isComing = fn (Player $one): bool => in_array($one->id, $playerIds, true);
+        $players = $session->squad->players->filter($isComing);
+        $others = $session->squad->players->reject($isComing);
+        $draft = PlanDraft::ofSession($session, $playerIds);
+        $evaluation = $this->evaluations->evaluate($session->squad, $draft, $day, $coachId);
         $lineKeys = $this->lineKeys($session);
         $wanted = array_values(array_unique($lineKeys));
-        $readings = $this->records->readings($playerIds, $wanted);
+        $readings = $this->records->readings(array_map(intval(...), array_values($session->squad->players->modelKeys())), $wanted);
 
         $lines = RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all();
 
         return new RunPack(
             session: $session,
             evaluation: $evaluation,
-            players: $players,
+            players: $players->values(),
             lineKeys: $lineKeys,
             lines: $lines,
             readings: $readings,
+            tables: $this->evaluations->ofOtherSizes(
+                $session->squad,
+                $draft,
+                $day,
+                $coachId,
+                self::sizes($players->count(), $others->count()),
+            ),
+            others: $others->values(),
             taken: array_values(Mark::query()->where('training_session_id', $session->id)->tap(Mark::standing(...))
                 ->orderBy('recorded_at_utc')->get()->all()),
             aims: self::within($session, $this->aims->of($session->squad, $lines)),
         );
+    }
+
+    /** @return list<int<1, max>> */
+    private static function sizes(int $coming, int $others): array
+    {
+        $most = max(1, $coming + min($others, self::MAY_COME));
+
+        return range(min($most, max(1, $coming - self::MAY_LEAVE)), $most);
     }
 
     /** @return array<string, string> block id, item and side → line key, see RunPack::lineKey */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use Illuminate\Support\Facades\DB;
+
 final class RunTest extends FeatureTestCase
 {
     public function test_the_pack_says_who_works_when_and_what_is_asked(): void
@@ -38,6 +40,38 @@ final class RunTest extends FeatureTestCase
         )['lineKey']]['side'];
 
         self::assertSame(['weaker', 'L', 'R'], [$work['side'], $sideOf('Amina'), $sideOf('Elif')]);
+    }
+
+    public function test_the_pack_has_a_table_for_fewer_and_more_and_a_line_for_either_foot(): void
+    {
+        $sessionId = $this->keptSession('juggle-other-foot');
+        $ids = array_map(fn ($player): int => $player->id, $this->players);
+        $this->putJson("/api/v1/sessions/{$sessionId}/attendance", ['comingPlayerIds' => array_slice($ids, 1)])->assertOk();
+        $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
+
+        self::assertSame([$ids[0]], array_column($pack['others'], 'id'));
+        self::assertSame([1, 2, 3, 4], array_column($pack['tables'], 'size'));
+        $asks = collect($pack['tables'][3]['segments'])->first(fn (array $one): bool => $one['asks'] !== [])['asks'];
+        self::assertEqualsCanonicalizing([1, 2, 3, 4], array_column($asks, 'place'));
+        self::assertSame(['L', 'R', 'L'], array_map(fn (string $foot): string => $asks[0]['byFoot'][$foot]['side'], ['R', 'L', 'both']));
+        self::assertEmpty(array_diff(array_column($asks[0]['byFoot'], 'lineKey'), array_keys($pack['lines'])));
+    }
+
+    public function test_who_was_there_is_kept_as_the_phone_says(): void
+    {
+        $sessionId = $this->keptSession();
+        $ids = array_map(fn ($player): int => $player->id, $this->players);
+        $this->putJson("/api/v1/sessions/{$sessionId}/attendance", ['comingPlayerIds' => array_slice($ids, 1)])->assertOk();
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", [
+            'startedAt' => '2026-03-12T18:00:00Z', 'finishedAt' => '2026-03-12T19:00:00Z', 'presentIds' => array_slice($ids, 0, 2),
+        ])->assertOk();
+
+        $came = $this->getJson("/api/v1/sessions/{$sessionId}")->assertOk()->json('comingPlayerIds');
+        self::assertEqualsCanonicalizing(array_slice($ids, 0, 2), $came);
+        self::assertEqualsCanonicalizing(
+            array_slice($ids, 0, 2),
+            DB::table('session_loads')->where('training_session_id', $sessionId)->pluck('player_id')->map(intval(...))->all(),
+        );
     }
 
     public function test_nobody_coming_is_said_in_a_sentence(): void

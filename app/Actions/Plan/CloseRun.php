@@ -32,21 +32,25 @@ final class CloseRun
     {
     }
 
-    /** @param  list<PartTime>  $parts */
+    /**
+     * @param  list<PartTime>  $parts
+     * @param  list<int>|null  $present  players who were there, where that is known; null for those who said they come
+     */
     public function run(
         TrainingSession $session,
         CarbonImmutable $startedAt,
         ?CarbonImmutable $finishedAt,
         array $parts,
         ?User $by,
+        ?array $present = null,
     ): TrainingSession {
-        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by): TrainingSession {
+        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by, $present): TrainingSession {
             $this->history->hold([$session->squad_id]);
             $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
             $session->run_started_at_utc ??= $startedAt->utc();
             if ($finishedAt !== null && $session->run_finished_at_utc === null) {
                 // Before it counts as over: until then, who said nothing is coming.
-                self::keepPresence($session);
+                self::keepPresence($session, $present);
                 self::keepTimes($session, $parts, $by);
                 try {
                     $this->keep($session, $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc)));
@@ -62,9 +66,14 @@ final class CloseRun
         }, attempts: 3);
     }
 
-    private static function keepPresence(TrainingSession $session): void
+    /** @param  list<int>|null  $present */
+    private static function keepPresence(TrainingSession $session, ?array $present): void
     {
-        $coming = $session->load('attendances')->comingPlayerIds();
+        if ($present !== null) {
+            $session->attendances()->whereIn('player_id', $present)->update(['coming' => true]);
+            $session->attendances()->whereNotIn('player_id', $present)->update(['coming' => false]);
+        }
+        $coming = $present ?? $session->load('attendances')->comingPlayerIds();
         $rows = [];
         foreach (Player::query()->where('squad_id', $session->squad_id)->pluck('id')->map(intval(...)) as $playerId) {
             $rows[] = [

@@ -31,7 +31,7 @@ use Illuminate\Validation\ValidationException;
         ],
     ),
 ]
-#[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]'])]
+#[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]', 'presentIds?' => 'int[]'])]
 class RunController extends Controller
 {
     #[Get('/sessions/{session}/run', 'The run pack: everything a phone needs to run the session by itself.', answers: 'RunPack')]
@@ -61,6 +61,8 @@ class RunController extends Controller
         $request->validate([
             'startedAt' => ['bail', 'required', 'string', new Instant],
             'finishedAt' => ['bail', 'nullable', 'string', new Instant],
+            'presentIds' => ['array', 'max:60'],
+            'presentIds.*' => ['integer'],
             'parts' => ['array', 'max:1000'],
             'parts.*.segmentId' => ['required', 'string', 'max:60'],
             'parts.*.part' => ['required', Rule::enum(SegmentKind::class)],
@@ -78,7 +80,8 @@ class RunController extends Controller
         if ($finishedAt?->lessThan($startedAt) === true) {
             throw ValidationException::withMessages(['finishedAt' => 'A session ends after it has begun.']);
         }
-        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request));
+        $present = $request->has('presentIds') ? array_map(intval(...), array_values($request->array('presentIds'))) : null;
+        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request), $present);
 
         return new JsonResponse(SessionResource::summary($session, $this->day($request)));
     }

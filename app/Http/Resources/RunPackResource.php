@@ -37,6 +37,8 @@ use FleetSparrow\Core\Timeline\Segment;
             'lines' => 'Line{}',
             'standings' => 'Standing{}{}',
             'taken' => 'Taken[]',
+            'others' => 'Player[]',
+            'tables' => 'SizeTable[]',
         ],
     ),
 ]
@@ -51,12 +53,6 @@ final class RunPackResource
                 $segments[] = EvaluationResource::segment($segment) + ['asks' => self::asks($segment, $pack->lineKeys)];
             }
         }
-        $used = [];
-        foreach ($segments as $segment) {
-            foreach ($segment['asks'] as $ask) {
-                $used[$ask['lineKey']] = true;
-            }
-        }
 
         return [
             'session' => SessionResource::summary($pack->session, $day),
@@ -66,16 +62,18 @@ final class RunPackResource
             'segments' => $segments,
             'lines' => (object) array_map(
                 fn (RecordLine $line): array => LineResource::line($line, $pack->session->squad->length_unit),
-                array_intersect_key($pack->lines, $used),
+                $pack->lines,
             ),
             'standings' => (object) array_map(
                 fn (array $lines): object => (object) LineResource::standings(
-                    array_intersect_key($lines, $used),
+                    $lines,
                     $pack->aims,
                     $pack->session->squad->showsChances(),
                 ),
                 $pack->readings,
             ),
+            'others' => $pack->others->map(PlayerResource::of(...))->values()->all(),
+            'tables' => SizeTableResource::all($pack),
             'taken' => array_map(static fn (Mark $mark): array => [
                 'uuid' => $mark->uuid,
                 'playerId' => $mark->player_id,

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Evaluation\BlockEvaluator;
+use FleetSparrow\Core\Evaluation\Detail;
 use FleetSparrow\Core\Evaluation\Standing;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\GroupDraw;
@@ -209,7 +210,7 @@ final class OptionMaker
 
         $draw = new GroupDraw(new SeasonPast, $context->helpers, $context->kit);
 
-        return (new BlockEvaluator($context, $draw, isBrief: true))->evaluate($block, new Standing);
+        return (new BlockEvaluator($context, $draw, Detail::Times))->evaluate($block, new Standing);
     }
 
     /** @return array<string, int|float|string> */

@@ -45,11 +45,10 @@ final class BlockEvaluator
 {
     private readonly LayingOut $layingOut;
 
-    /** @param  bool  $isBrief  times and touches only, without the stretches, the reasons and the warnings: for trying many variants */
     public function __construct(
         private readonly PlanContext $context,
         private readonly GroupDraw $draw,
-        private readonly bool $isBrief = false,
+        private readonly Detail $detail = Detail::All,
         LaidOut $laid = new LaidOut,
     ) {
         $this->layingOut = new LayingOut($context, $laid);
@@ -115,7 +114,8 @@ final class BlockEvaluator
             'write' => Writing::extraSeconds($cast->spells, $owed, $rules->writeSeconds),
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
-        $segments = $this->isBrief ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain);
+        [$isSheet, $isAll] = [$this->detail !== Detail::Times, $this->detail === Detail::All];
+        $segments = ! $isSheet ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
             judged: self::judged($parts, $rules, $memo),
@@ -127,7 +127,7 @@ final class BlockEvaluator
             turns: $cast->turns(),
             markers: $laying->setUp->markers,
             segments: $segments,
-            how: $this->isBrief ? [] : BlockReasons::of(
+            how: ! $isAll ? [] : BlockReasons::of(
                 drill: $drill,
                 dose: $dose,
                 pace: $cast->pace,
@@ -143,19 +143,19 @@ final class BlockEvaluator
             owed: array_merge([], ...$owed),
             laying: $laying,
             groups: $cast->isWithoutGroups() ? [] : $cast->stationing->places(),
-            duties: $this->isBrief ? [] : $cast->duties,
+            duties: ! $isSheet ? [] : $cast->duties,
             layout: $layout,
-            kit: $this->isBrief ? null : Kit::of($layout, $stations, $cast->balls()),
+            kit: ! $isAll ? null : Kit::of($layout, $stations, $cast->balls()),
             grownUps: $cast->grownUps(),
-            ages: $this->isBrief ? [] : AgeDose::of($drill, $dose, array_filter(array_map(
+            ages: ! $isAll ? [] : AgeDose::of($drill, $dose, array_filter(array_map(
                 static fn (PlanPlayer $one): ?AgeGroup => $one->age,
                 $cast->players,
             ))),
             counts: $drill->rule?->kind,
-            mayCount: $this->isBrief ? [] : DoseMeasures::of($dose),
+            mayCount: ! $isAll ? [] : DoseMeasures::of($dose),
         );
 
-        return $this->isBrief ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));
+        return ! $isAll ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));
     }
 
     /**
@@ -168,7 +168,7 @@ final class BlockEvaluator
         $fit = $this->context->area?->stations($layout->footprint());
         $tried = function (Block $changed, int $helpers) use ($ground, $players): BlockEvaluation {
             $context = $helpers > 0 ? $this->context->withHelpers($this->context->helpers + $helpers) : $this->context;
-            $evaluator = new self($context, new GroupDraw($context->past, $context->helpers, $context->kit), isBrief: true);
+            $evaluator = new self($context, new GroupDraw($context->past, $context->helpers, $context->kit), Detail::Times);
 
             return $evaluator->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players);
         };

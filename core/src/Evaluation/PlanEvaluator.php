@@ -43,7 +43,7 @@ final class PlanEvaluator
         $draw = new GroupDraw($context->past, $context->helpers, $context->kit);
         $rounds = RoundEvaluator::rounds($blocks);
         $laid = new LaidOut;
-        $evaluations = self::blocks($rounds, new RoundEvaluator($context, $draw, $laid));
+        $evaluations = (new RoundEvaluator($context, $draw, $laid))->all($rounds);
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
         $times = array_fill_keys($ids, new PlayerTime);
         [$dry, $heading] = [0.0, HeadingTime::none()];
@@ -63,7 +63,7 @@ final class PlanEvaluator
         $finish = SessionPlays::of($evaluations, $overrun);
         $over = $slotSeconds === null ? 0.0 : $finish->at(0.8) - $slotSeconds;
         $cuts = $over > 0.0
-            ? (new Cuts(new RoundEvaluator($context, $draw, $laid, isBrief: true)))->of($blocks, $evaluations, $overrun, $over)
+            ? (new Cuts(new RoundEvaluator($context, $draw, $laid, Detail::Times)))->of($blocks, $evaluations, $overrun, $over)
             : new CutAnswer;
 
         return new PlanEvaluation(
@@ -123,21 +123,5 @@ final class PlanEvaluator
         }
 
         return $indices;
-    }
-
-    /**
-     * @param  list<non-empty-list<Block>>  $rounds
-     * @return list<BlockEvaluation>
-     */
-    private static function blocks(array $rounds, RoundEvaluator $evaluator): array
-    {
-        [$evaluations, $ground] = [[], new Standing];
-        foreach ($rounds as $round) {
-            $these = $evaluator->evaluate($round, $ground);
-            $ground = $evaluator->after($round, $these, $ground);
-            $evaluations = [...$evaluations, ...$these];
-        }
-
-        return $evaluations;
     }
 }

@@ -17,10 +17,13 @@ final class RoundEvaluator
 
     private readonly RoundOfStations $stations;
 
-    /** @param  bool  $isBrief  times and touches only, for trying many variants */
-    public function __construct(private readonly PlanContext $context, GroupDraw $draw, LaidOut $laid, bool $isBrief = false)
-    {
-        $this->blocks = new BlockEvaluator($context, $draw, $isBrief, $laid);
+    public function __construct(
+        private readonly PlanContext $context,
+        GroupDraw $draw,
+        LaidOut $laid,
+        Detail $detail = Detail::All,
+    ) {
+        $this->blocks = new BlockEvaluator($context, $draw, $detail, $laid);
         $this->stations = new RoundOfStations($context, $draw, $this->blocks);
     }
 
@@ -53,6 +56,22 @@ final class RoundEvaluator
     public function evaluate(array $round, Standing $ground): array
     {
         return count($round) === 1 ? [$this->blocks->evaluate($round[0], $ground)] : $this->stations->evaluate($round, $ground);
+    }
+
+    /**
+     * @param  list<non-empty-list<Block>>  $rounds
+     * @return list<BlockEvaluation> in their order, each from the ground the one before leaves
+     */
+    public function all(array $rounds): array
+    {
+        [$evaluations, $ground] = [[], new Standing];
+        foreach ($rounds as $round) {
+            $these = $this->evaluate($round, $ground);
+            $ground = $this->after($round, $these, $ground);
+            $evaluations = [...$evaluations, ...$these];
+        }
+
+        return $evaluations;
     }
 
     /**

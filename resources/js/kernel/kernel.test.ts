@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import bestCases from '../../../core/tests/golden/best-check.json';
 import clockCases from '../../../core/tests/golden/segment-clock.json';
+import seatingCases from '../../../core/tests/golden/seating.json';
 import { bestCheck } from './bestCheck';
+import { seating } from './seating';
 import { clockAt, spentMs, stoppedMs, type Press } from './segmentClock';
 
 describe('the run kernel agrees with the core', () => {
@@ -13,6 +15,9 @@ describe('the run kernel agrees with the core', () => {
   });
   test.each(clockCases.stopped)('stopped: $name', ({ presses, nowMs, expected }) => {
     expect(stoppedMs(clockCases.segments, presses as Press[], nowMs)).toEqual(expected);
+  });
+  test.each(seatingCases.cases)('seating: $name', ({ before, places, present, expected }) => {
+    expect(seating(before, places, present)).toEqual(expected);
   });
   test.each(bestCases.cases)('best: $name', ({ better, best, value, expected }) => {
     expect(bestCheck(better as 'higher' | 'lower', best, value)).toBe(expected);

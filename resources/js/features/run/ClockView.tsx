@@ -16,8 +16,8 @@ export interface ClockViewProps {
   segment: RunSegment;
   entries: Record<string, Entry>;
   onRollCall: (at: number) => void;
-  /** The server's card or the ground of a block. */
-  onAside: (what: 'card' | 'ground', blockId: string) => void;
+  /** The server's card or the ground of a block, or who is here. */
+  onAside: (what: 'card' | 'ground' | 'here', name: string) => void;
 }
 
 /** The clock as large as fits, what, who, the rule, what then; and the thumb's buttons at the bottom. */

@@ -17,6 +17,7 @@ import { SentLine } from './SentLine';
 import { Aside, ServerCard } from './ServerCard';
 import { useCues, useSignals, useWakeLock } from './signals';
 import { useClock } from './useClock';
+import { WhoIsHere } from './WhoIsHere';
 import { useEntries, useRunState } from './useRun';
 
 export function RunPage() {
@@ -46,9 +47,9 @@ interface RunProps {
   firstEntries: Entry[];
 }
 
-function Run({ pack, kept, firstEntries }: RunProps) {
-  const clock = useClock(pack, kept);
-  const { reading, runMs, press } = clock;
+function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
+  const clock = useClock(firstPack, kept);
+  const { pack, reading, runMs, press } = clock;
   const { entries, enter } = useEntries(pack, firstEntries);
   const [rollAt, setRollAt] = useState<number | undefined>(undefined);
   // In the address, so that a second phone can open it too.
@@ -71,6 +72,17 @@ function Run({ pack, kept, firstEntries }: RunProps) {
       </div>
       {card?.drill?.organisation.card ? (
         <ServerCard title={card.title} card={card.drill.organisation.card} onClose={() => setAsked({})} />
+      ) : asked.get('here') === 'yes' ? (
+        <WhoIsHere
+          pack={pack}
+          roster={clock.roster}
+          onSeat={(roster) => {
+            if (!clock.seatAnew(roster)) return false;
+            setAsked({});
+            return true;
+          }}
+          onClose={() => setAsked({})}
+        />
       ) : ground ? (
         <Aside title={`The ground: ${ground.title}`} onClose={() => setAsked({})}>
           <Ground pack={pack} block={ground} />
@@ -98,7 +110,7 @@ function Run({ pack, kept, firstEntries }: RunProps) {
           segment={segment}
           entries={entries}
           onRollCall={setRollAt}
-          onAside={(what, blockId) => setAsked({ [what]: blockId })}
+          onAside={(what, name) => setAsked({ [what]: name })}
         />
       ) : (
         <Over pack={pack} entries={entries} waived={clock.waived} onWaive={clock.waive} onRollCall={setRollAt} onFinish={clock.finish} />

@@ -119,8 +119,11 @@ function More({ pack, clock, signals: [signals, setSignals], segment, block, onA
       <Button className="half" disabled={!block?.drill} onClick={() => block && onAside('ground', block.id)}>
         The ground
       </Button>
+      <Button className={block?.drill?.organisation.card ? 'half' : 'whole'} onClick={() => onAside('here', 'yes')}>
+        Who is here
+      </Button>
       {block?.drill?.organisation.card && (
-        <Button className="whole" onClick={() => onAside('card', block.id)}>
+        <Button className="half" onClick={() => onAside('card', block.id)}>
           The server's card
         </Button>
       )}

@@ -1,4 +1,5 @@
 import type { Press } from '../../kernel/segmentClock';
+import type { Roster } from './reseat';
 
 /** What this device keeps of a run beside its numbers. */
 export interface KeptState {
@@ -8,6 +9,8 @@ export interface KeptState {
   links?: Record<string, number>;
   /** Names of asks that nobody is asked for again. */
   waived?: string[];
+  /** Who is there now, who ever was, and how often they were seated anew; absent as long as it is as planned. */
+  seated?: { roster: Roster; came: number[]; times: number };
   /** Of the run's time before the wall clock. */
   offsetMs?: number;
 }

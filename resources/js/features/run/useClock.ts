@@ -5,6 +5,7 @@ import type { PartTime } from '../../shared/api/queries';
 import type { RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import type { KeptState } from './keptState';
+import { reseated, type Roster } from './reseat';
 import { useBeat } from './signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
 
@@ -13,9 +14,13 @@ const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: 
 const worthKeepingMs = 500;
 
 /** The clock, driven by presses that are kept as they are made. */
-export function useClock(pack: RunPack, first: KeptState) {
+export function useClock(firstPack: RunPack, first: KeptState) {
   const queryClient = useQueryClient();
-  const sessionId = pack.session.id;
+  const sessionId = firstPack.session.id;
+  // Once seated anew the run has a pack of its own.
+  const [ownPack, setOwnPack] = useState<RunPack | undefined>(undefined);
+  const pack = ownPack ?? firstPack;
+  const [seated, setSeated] = useState(first.seated);
   const [presses, setPresses] = useState(first.presses);
   const [links, setLinks] = useState(first.links ?? {});
   const [waived, setWaived] = useState(first.waived ?? []);
@@ -29,7 +34,7 @@ export function useClock(pack: RunPack, first: KeptState) {
   useBeat(now);
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, presses, links, waived, offsetMs, ...more };
+    const state: KeptState = { pack, presses, links, waived, offsetMs, ...(seated && { seated }), ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(['kept-run', sessionId], state);
   };
@@ -44,6 +49,19 @@ export function useClock(pack: RunPack, first: KeptState) {
     const next = { ...links, [blockId]: count };
     setLinks(next);
     keep({ links: next }, offsetOf(time));
+  };
+  const reading = clockAt(pack.segments, presses, time.runMs);
+  const roster = seated?.roster ?? { working: firstPack.players.map((one) => one.id), serving: [] };
+  /** Others are there than before; false where the pack has no table for so many. */
+  const seatAnew = (next: Roster): boolean => {
+    const times = (seated?.times ?? 0) + 1;
+    const came = [...new Set([...(seated?.came ?? roster.working), ...next.working, ...next.serving])];
+    const now = reseated(pack, reading.index, next, times);
+    if (!now) return false;
+    setOwnPack(now);
+    setSeated({ roster: next, came, times });
+    keep({ pack: now, seated: { roster: next, came, times } }, offsetOf(time));
+    return true;
   };
   /** Numbers that are let go: nobody is asked for them again. */
   const waive = (names: string[]) => {
@@ -60,16 +78,21 @@ export function useClock(pack: RunPack, first: KeptState) {
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length === 0) void keepRunState(sessionId, { pack, presses: [] });
-  }, [sessionId, pack, first.presses.length]);
+    if (first.presses.length === 0) void keepRunState(sessionId, { pack: firstPack, presses: [] });
+  }, [sessionId, firstPack, first.presses.length]);
 
   const finish = () => {
     const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);
     const startedAt = new Date(presses[0]?.atMs ?? endMs).toISOString();
-    return finishRun({ sessionId, startedAt, finishedAt: new Date(endMs).toISOString(), parts: partTimes(pack, presses, endMs) });
+    return finishRun({
+      sessionId,
+      startedAt,
+      finishedAt: new Date(endMs).toISOString(),
+      parts: partTimes(pack, presses, endMs),
+      ...(seated && { presentIds: seated.came }),
+    });
   };
-  const reading = clockAt(pack.segments, presses, time.runMs);
-  return { reading, runMs: time.runMs, doubtMs: time.doubtMs, press, settle, finish, links, pressLinks, waived, waive };
+  return { pack, roster, seatAnew, reading, runMs: time.runMs, doubtMs: time.doubtMs, press, settle, finish, links, pressLinks, waived, waive };
 }
 export type Clock = ReturnType<typeof useClock>;
 

@@ -19,7 +19,7 @@ export function useRunState(sessionId: number) {
   const entries = useQuery({ queryKey: ['entries', sessionId], queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
   const keptPack = kept.data ? runPack.safeParse(kept.data.pack).data : undefined;
   // A run under way goes on with the pack it began with.
-  const isUnderWay = (kept.data?.presses.length ?? 0) > 0;
+  const isUnderWay = (kept.data?.presses.length ?? 0) > 0 || kept.data?.seated !== undefined;
   const underWay = keptPack && { ...keptPack, taken: fetched.data?.taken ?? keptPack.taken };
   const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? (fetched.isError ? keptPack : undefined));
   return {

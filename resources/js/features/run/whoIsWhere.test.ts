@@ -38,6 +38,22 @@ describe('who is where', () => {
     expect(said(pack, 1)[0]).toBe('1 Bo works; Amina rests');
   });
 
+  test('who belongs to no group is named after them', () => {
+    const work = stretch('work', [seat(1, 'works'), seat(2, 'works'), seat(3, 'works'), seat(4, 'counts')]);
+    expect(
+      said(
+        packOf(
+          [work],
+          [
+            { workers: [1, 2], servers: [], isHelped: false },
+            { workers: [3], servers: [], isHelped: false },
+          ],
+        ),
+        0,
+      ),
+    ).toEqual(['1 Amina and Bo work', '2 Chiara works', 'Dag counts']);
+  });
+
   test('before the work who will be together, and with whom of the grown-ups', () => {
     const groups = [...pairs.slice(0, 1), { workers: [3], servers: [], isHelped: true }];
     expect(said(packOf([stretch('explain')], groups), 0)).toEqual(['1 Amina and Bo', '2 Chiara with a helper']);

@@ -49,7 +49,9 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
   if (isAllAlike && seats.length > 2 && (!areTogether || eagerness(first) > 0))
     return [{ key: 'all', at: '', doing: `All ${seats.length} ${doingWords(first)[1]}` }];
   if (!areTogether) return [{ key: 'all', at: '', doing: doingOf(seats, names) }];
-  return groups.map((group, i) => ({
+  const inGroups = new Set(groups.flatMap((group) => [...group.workers, ...group.servers]));
+  const others = seats.filter(({ playerId }) => !inGroups.has(playerId));
+  const lines = groups.map((group, i) => ({
     key: String(i),
     at: groups.length > 1 ? String(i + 1) : '',
     doing:
@@ -59,6 +61,7 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
         names,
       ) + (group.isHelped ? '; a helper serves' : ''),
   }));
+  return others.length === 0 ? lines : [...lines, { key: 'others', at: '', doing: doingOf(others, names) }];
 }
 
 const isAtWork = (seats: Seat[], id: number): boolean => seats.some((seat) => seat.playerId === id && eagerness(seat) === 0);

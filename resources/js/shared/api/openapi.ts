@@ -982,6 +982,7 @@ export interface components {
             /** Format: date-time */
             finishedAt?: string | null;
             parts?: components["schemas"]["PartTime"][];
+            presentIds?: number[];
         };
         SearchEntry: {
             /** @enum {string} */
@@ -1920,6 +1921,8 @@ export interface components {
                 };
             };
             taken: components["schemas"]["Taken"][];
+            others: components["schemas"]["Player"][];
+            tables: components["schemas"]["SizeTable"][];
         };
         PlanBlock: {
             id: string;
@@ -2003,6 +2006,46 @@ export interface components {
             follows: string[];
         };
         SettingValues: Record<string, never>;
+        SizeTable: {
+            size: number;
+            blocks: components["schemas"]["TableBlock"][];
+            segments: components["schemas"]["TableSegment"][];
+        };
+        TableBlock: components["schemas"]["Together"] & {
+            id: string;
+        };
+        TableSegment: {
+            id: string;
+            blockId: string;
+            /** @enum {string} */
+            kind: "set-up" | "explain" | "work" | "rest" | "write" | "change" | "water" | "talk" | "game";
+            seconds: number;
+            endsByClock: boolean;
+            side: string | null;
+            item: string | null;
+            set: number | null;
+            turn: number | null;
+            plainSeconds: number | null;
+            stations: components["schemas"]["StationTurn"][];
+            places: {
+                [key: string]: number[];
+            };
+            asks: components["schemas"]["TableAsk"][];
+        };
+        TableAsk: {
+            place: number;
+            blockId: string;
+            item: number | null;
+            set: number;
+            byFoot: {
+                [key: string]: components["schemas"]["OwedLine"];
+            };
+        };
+        OwedLine: {
+            /** @enum {string} */
+            side: "R" | "L" | "both" | "alternating";
+            lineKey: string;
+        };
         TrailEntry: {
             /** Format: date-time */
             at: string;

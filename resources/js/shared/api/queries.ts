@@ -91,7 +91,7 @@ export const deleteSession = (sessionId: number, version: number, marks: number)
   callApi(`/sessions/${sessionId}`, z.undefined(), { method: 'DELETE', body: { marks }, headers: { 'If-Match': `"${version}"` } });
 /** How long a stretch of a run was to take before the coach's own times and with them, and took; and how long the clock stood still. */
 export type PartTime = components['schemas']['PartTime'];
-export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[] }) =>
+export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[]; presentIds?: number[] }) =>
   callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
 
 export const keepRecap = (sessionId: number, body: Recap) => callApi(`/sessions/${sessionId}/recap`, recap, { method: 'PUT', body });

@@ -367,6 +367,25 @@ const ask = z.object({
   side: z.string(),
   set: z.number(),
 });
+/** The session for another number of people: places 1, 2 … to put names on. */
+const tableAsk = z.object({
+  place: z.number(),
+  blockId: z.string(),
+  item: z.number().nullable(),
+  set: z.number(),
+  /** By the strong foot of whoever sits there; one for all is under "both". */
+  byFoot: z.record(z.string(), z.object({ side: z.string(), lineKey: z.string() })),
+});
+const sizeTable = z.object({
+  size: z.number(),
+  blocks: z.array(together.extend({ id: z.string() })),
+  segments: z.array(
+    segment
+      .pick({ id: true, blockId: true, kind: true, seconds: true, endsByClock: true, side: true, item: true, set: true, turn: true, plainSeconds: true })
+      /** Role, then ~ where most of the stretch is waiting and + where it is not owed → places. */
+      .extend({ stations: z.array(stationTurn), places: z.record(z.string(), z.array(z.number())), asks: z.array(tableAsk) }),
+  ),
+});
 const runBlock = together.extend({
   id: z.string(),
   kind: z.string(),
@@ -387,6 +406,9 @@ export const runPack = z.object({
   segments: z.array(segment.extend({ asks: z.array(ask) })),
   lines: z.record(z.string(), recordLine),
   standings,
+  /** Of the squad, who were not to come. */
+  others: z.array(player).default([]),
+  tables: z.array(sizeTable).default([]),
   /** Numbers of this session that the server had, from whatever phone. */
   taken: z
     .array(

@@ -49,6 +49,8 @@ interface Finish extends Owned, Held {
   finishedAt: string;
   /** Absent in what an older version kept. */
   parts?: PartTime[];
+  /** Where others came than had said so. */
+  presentIds?: number[];
 }
 interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
   sessionId: number;
@@ -294,9 +296,9 @@ export async function finishRun(finish: Omit<Finish, keyof Owned | keyof Held>):
 
 async function sendFinishes(): Promise<void> {
   for (const finish of (await finishes.all()).filter((one) => isMine(one) && isDue(one))) {
-    const { sessionId, startedAt, finishedAt, parts } = finish;
+    const { sessionId, startedAt, finishedAt, parts, presentIds } = finish;
     try {
-      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }) });
+      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }), ...(presentIds && { presentIds }) });
       await finishes.remove(sessionId);
     } catch (fault) {
       if (!isOfTheServer(fault)) throw fault;

@@ -1,0 +1,75 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import type { RunPack } from '../../shared/api/schemas';
+import { many } from '../../shared/lib/format';
+import { tableFor, type Roster } from './reseat';
+
+interface WhoIsHereProps {
+  pack: RunPack;
+  roster: Roster;
+  /** False where nobody can be seated like that without a network. */
+  onSeat: (roster: Roster) => boolean;
+  onClose: () => void;
+}
+
+const choices = [
+  ['here', 'here'],
+  ['serves', 'serves'],
+  ['away', 'away'],
+] as const;
+type Choice = (typeof choices)[number][0];
+
+/** Late, gone home, hurt, only serving today: one press a player, and everybody has a place again. */
+export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
+  const [now, setNow] = useState(roster);
+  const everybody = [...pack.players, ...pack.others].sort((a, b) => a.name.localeCompare(b.name));
+  const choiceOf = (id: number): Choice => (now.working.includes(id) ? 'here' : now.serving.includes(id) ? 'serves' : 'away');
+  const choose = (id: number, choice: Choice) => {
+    const without = (ids: number[]) => ids.filter((one) => one !== id);
+    // Whoever was there keeps the place in the order; who comes back comes last.
+    const working = choice !== 'here' ? without(now.working) : now.working.includes(id) ? now.working : [...now.working, id];
+    setNow({ working, serving: choice === 'serves' ? [...without(now.serving), id] : without(now.serving) });
+  };
+  const isSame = [...now.working].sort().join() === [...roster.working].sort().join() && [...now.serving].sort().join() === [...roster.serving].sort().join();
+  const sizes = pack.tables.map((table) => table.size);
+  const canSeat = tableFor(pack, now) !== undefined;
+  return (
+    <>
+      <h1>Who is here</h1>
+      <p>
+        {many(now.working.length, 'player')}
+        {now.serving.length > 0 && `, ${now.serving.length} only serving`}. What is done stands; whoever was together stays together where that works out.
+      </p>
+      <ul className="here-list">
+        {everybody.map((player) => (
+          <li key={player.id}>
+            <fieldset>
+              <legend>{player.bib === null ? player.name : `${player.bib} ${player.name}`}</legend>
+              {choices.map(([choice, words]) => (
+                <label key={choice}>
+                  <input type="radio" name={`here-${player.id}`} checked={choiceOf(player.id) === choice} onChange={() => choose(player.id, choice)} />
+                  {words}
+                </label>
+              ))}
+            </fieldset>
+          </li>
+        ))}
+      </ul>
+      <div className="grow" />
+      <div className="thumb">
+        {!canSeat && (
+          <p className="warn whole" role="alert">
+            This phone can seat {sizes.length > 0 ? `${Math.min(...sizes)} to ${Math.max(...sizes)}` : 'only those who were planned'}. For more or fewer, change
+            who comes in the plan and open the run anew.
+          </p>
+        )}
+        <Button className="half" onClick={onClose}>
+          As it was
+        </Button>
+        <Button className="half" variant="contained" disabled={!canSeat || isSame} onClick={() => onSeat(now)}>
+          Seat them
+        </Button>
+      </div>
+    </>
+  );
+}

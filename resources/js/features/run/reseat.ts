@@ -1,0 +1,128 @@
+import { seating } from '../../kernel/seating';
+import type { Player, RunPack } from '../../shared/api/schemas';
+import type { Seat } from '../../shared/lib/seats';
+import type { Ask } from './rollCalls';
+import type { RunBlock, RunSegment } from './words';
+
+/** Who is there: who works, and who only serves, counts and fetches today. */
+export interface Roster {
+  working: number[];
+  serving: number[];
+}
+
+type Table = RunPack['tables'][number];
+type TableSegment = Table['segments'][number];
+/** Place → player. */
+type Names = Record<number, number>;
+
+export const tableFor = (pack: RunPack, roster: Roster): Table | undefined => pack.tables.find((table) => table.size === roster.working.length);
+
+/**
+ * The run with others than were planned: what has been done stands, the stretch that goes on keeps its time, and from here on names
+ * are put on the places of the table for as many as are there. Null where the pack has no such table.
+ *
+ * @param at of the stretch that goes on
+ * @param times how often this was done before, to tell the new stretches from the old ones
+ */
+export function reseated(pack: RunPack, at: number, roster: Roster, times: number): RunPack | null {
+  const table = tableFor(pack, roster);
+  if (!table) return null;
+  const everybody = [...pack.players, ...pack.others];
+  const foot = (id: number) => everybody.find((one) => one.id === id)?.strongFoot ?? 'both';
+  const names = namesByBlock(pack, table, roster);
+  const filled = table.segments.map((segment) => fill(segment, names[segment.blockId] ?? {}, roster, foot, times));
+  const here = pack.segments[at];
+  const before = pack.segments.slice(0, here ? at : pack.segments.length);
+  const hereAt = here ? matching(filled, here) : undefined;
+  const goesOn = here && { ...here, ...(hereAt?.isSame ? seatsOf(filled[hereAt.at]) : {}) };
+  const blockAt = pack.blocks.findIndex((block) => block.id === here?.blockId);
+  const later = new Set(pack.blocks.slice(blockAt + 1).map((block) => block.id));
+  const rest = here
+    ? filled.filter((segment, i) => (segment.blockId === here.blockId ? hereAt !== undefined && i > hereAt.at : later.has(segment.blockId)))
+    : [];
+  return {
+    ...pack,
+    players: inOrder(everybody, new Set([...pack.players.map((one) => one.id), ...roster.working, ...roster.serving])),
+    others: everybody.filter((one) => !pack.players.includes(one) && !roster.working.includes(one.id) && !roster.serving.includes(one.id)),
+    blocks: pack.blocks.map((block, i) => (i < blockAt ? block : together(block, table, names[block.id] ?? {}))),
+    segments: goesOn ? [...before, goesOn, ...rest] : before,
+  };
+}
+
+const inOrder = (players: Player[], ids: Set<number>): Player[] => players.filter((one) => ids.has(one.id)).sort((a, b) => a.name.localeCompare(b.name));
+
+/** Groups of players, or those of each station in the first turn of a round. */
+const groupsOf = (block: Pick<RunBlock, 'groups' | 'round'> | undefined): number[][] => {
+  const [turn] = block?.round ?? [];
+  if (turn) return turn.map((station) => station.playerIds).filter((ids) => ids.length > 0);
+  return (block?.groups ?? []).map((group) => [...group.workers, ...group.servers]);
+};
+
+function namesByBlock(pack: RunPack, table: Table, roster: Roster): Record<string, Names> {
+  const all = Array.from({ length: table.size }, (_, i) => i + 1);
+  const names: Record<string, Names> = {};
+  for (const block of table.blocks) {
+    if (names[block.id]) continue;
+    const places = groupsOf(block);
+    const seated = new Set(places.flat());
+    const alone = all.filter((place) => !seated.has(place));
+    const put = seating(groupsOf(pack.blocks.find((one) => one.id === block.id)), [...places, ...alone.map((place) => [place])], roster.working);
+    names[block.id] = put;
+    // Stations of a round share their people.
+    for (const station of block.round[0] ?? []) names[station.blockId] = put;
+  }
+  return names;
+}
+
+const named = (names: Names, places: number[]): number[] => places.flatMap((place) => names[place] ?? []);
+
+function together(block: RunBlock, table: Table, names: Names): RunBlock {
+  const now = table.blocks.find((one) => one.id === block.id);
+  if (!now) return block;
+  return {
+    ...block,
+    ...now,
+    groups: now.groups.map((group) => ({ ...group, workers: named(names, group.workers), servers: named(names, group.servers) })),
+    duties: now.duties.map((duty) => ({ ...duty, playerId: names[duty.playerId] ?? duty.playerId })),
+    round: now.round.map((turn) => turn.map((station) => ({ ...station, playerIds: named(names, station.playerIds) }))),
+    ages: [],
+  };
+}
+
+const activeRoles = ['works', 'plays', 'keeps-goal'];
+
+function seatOf(playerId: number, code: string): Seat {
+  const role = code.replace(/[~+]/g, '');
+  const isIdle = code.includes('~') || ['waits', 'changes-over', 'lays-out', 'writes-down'].includes(role);
+  return { playerId, role, slot: 0, ball: activeRoles.includes(role) && !isIdle ? 1 : 0, wait: isIdle ? 1 : 0, isExtra: code.includes('+') };
+}
+
+function fill({ places, asks, ...segment }: TableSegment, names: Names, { serving }: Roster, foot: (id: number) => string, times: number): RunSegment {
+  const seats = Object.entries(places).flatMap(([code, at]) => named(names, at).map((playerId) => seatOf(playerId, code)));
+  return {
+    ...segment,
+    id: `${segment.id}~${times}`,
+    leftTouches: 0,
+    rightTouches: 0,
+    seats: seats.length === 0 ? [] : [...seats, ...serving.map((playerId) => seatOf(playerId, 'counts'))],
+    working: seats.filter((seat) => activeRoles.includes(seat.role)).map((seat) => seat.playerId),
+    stations: segment.stations.map((station) => ({ ...station, playerIds: named(names, station.playerIds) })),
+    asks: asks.flatMap(({ place, byFoot, ...ask }): Ask[] => {
+      const playerId = names[place];
+      const owed = playerId === undefined ? undefined : (byFoot[foot(playerId)] ?? byFoot.both);
+      return playerId === undefined || !owed ? [] : [{ ...ask, ...owed, playerId }];
+    }),
+  };
+}
+
+const seatsOf = (segment: RunSegment | undefined): Partial<RunSegment> =>
+  segment ? { seats: segment.seats, working: segment.working, stations: segment.stations, asks: segment.asks } : {};
+
+/** Where in the new table the run stands: at the same stretch, or after the last one of the same set where there is none like it. */
+function matching(segments: RunSegment[], here: RunSegment): { at: number; isSame: boolean } | undefined {
+  const isOfSet = (one: RunSegment) => one.blockId === here.blockId && one.side === here.side && one.set === here.set && one.item === here.item;
+  const same = segments.findIndex((one) => isOfSet(one) && one.kind === here.kind && one.turn === here.turn);
+  if (same >= 0) return { at: same, isSame: true };
+  const last = segments.findLastIndex(isOfSet);
+  return last >= 0 ? { at: last, isSame: false } : undefined;
+}
