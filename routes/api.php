@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AcceptInvitationController;
+use App\Http\Controllers\ActualController;
 use App\Http\Controllers\AttendanceController;
 use App\Http\Controllers\ClubController;
 use App\Http\Controllers\DrillChoicesController;
@@ -115,6 +116,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
     Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);
     Route::delete('sessions/{session}', [TrainingSessionController::class, 'destroy']);
+    Route::get('sessions/{session}/actual', ActualController::class);
     Route::get('sessions/{session}/holdings', [TrainingSessionController::class, 'holdings']);
     Route::get('sessions/{session}/calendar', SessionCalendarController::class);
     Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $together  blocks in a row with the same name run at the same time
  * @property string|null $counted  which number is written down, or "nothing"; null for what the drill says
  * @property bool $do_stations_wait  such a round moves on when all are done, not on the whistle
+ * @property bool $was_skipped  in the run: it counts as not done
  * @property DrillVersion|null $drillVersion
  */
 class SessionBlock extends Model
@@ -53,7 +54,7 @@ class SessionBlock extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array', 'do_stations_wait' => 'boolean'];
+        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array', 'do_stations_wait' => 'boolean', 'was_skipped' => 'boolean'];
     }
 
     /** What the core plans, without what stands around it; null where it is no drill. */

@@ -45,11 +45,13 @@ final readonly class PlanDraft
     }
 
     /** @param  list<int>  $comingPlayerIds */
-    public static function ofSession(TrainingSession $session, array $comingPlayerIds): self
+    public static function ofSession(TrainingSession $session, array $comingPlayerIds, bool $withSkipped = true): self
     {
+        $blocks = $withSkipped ? $session->blocks : $session->blocks->where('was_skipped', false);
+
         return new self(
             slotMinutes: $session->slot_minutes,
-            blocks: array_values($session->blocks->map(self::fields(...))->all()),
+            blocks: array_values($blocks->map(self::fields(...))->all()),
             comingPlayerIds: $comingPlayerIds,
             helpers: min(20, max(0, $session->helpers)),
             may: $session->attendances->filter(fn (Attendance $one): bool => $one->may !== Availability::Everything)

@@ -38,6 +38,7 @@ final class NeedsQuery
         $done = DB::table('session_blocks')
             ->join('training_sessions', 'training_sessions.id', '=', 'session_blocks.training_session_id')
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+            ->where('session_blocks.was_skipped', false)
             ->where('training_sessions.squad_id', $squad->id)
             ->whereNotNull('training_sessions.run_finished_at_utc')
             ->where('training_sessions.is_only_tried', false)

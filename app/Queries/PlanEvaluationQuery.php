@@ -69,7 +69,7 @@ final class PlanEvaluationQuery
     }
 
     /**
-     * A session as it is kept, with whoever came.
+     * A session as it is kept, with whoever came and without what was skipped.
      *
      * @throws \FleetSparrow\Core\Exception\CoreException If nobody did, or a drill cannot be read.
      */
@@ -77,7 +77,7 @@ final class PlanEvaluationQuery
     {
         $session->load(['blocks', 'attendances', 'overrides', 'squad.players']);
 
-        return $this->evaluate($session->squad, PlanDraft::ofSession($session, $session->comingPlayerIds()), $day, null);
+        return $this->evaluate($session->squad, PlanDraft::ofSession($session, $session->comingPlayerIds(), withSkipped: false), $day, null);
     }
 
     /**

@@ -94,6 +94,7 @@ final class SquadBasisQuery
         /** @var list<string> $slugs */
         $slugs = DB::table('session_blocks')
             ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
+            ->where('session_blocks.was_skipped', false)
             ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
             ->distinct()->pluck('drill_versions.slug')->all();
 
@@ -108,7 +109,7 @@ final class SquadBasisQuery
     {
         $times = ['set-up' => [], 'explain' => [], 'change' => []];
         $parts = $coachId === null ? [] : DB::table('run_parts')->where('timed_by', $coachId)->where('planned_seconds', '>', 0)
-            ->whereIn('part', array_keys($times))
+            ->whereIn('part', array_keys($times))->where('actual_seconds', '>', 0)
             ->join('training_sessions', 'training_sessions.id', '=', 'run_parts.training_session_id')
             ->where('is_only_tried', false)
             ->orderByDesc('training_session_id')

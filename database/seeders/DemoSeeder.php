@@ -344,22 +344,26 @@ class DemoSeeder extends Seeder
     {
         $evaluation = $this->evaluations->ofSession($session, $day->on($session->starts_at_utc));
         $parts = [];
-        foreach ($evaluation->blocks as $block) {
+        foreach ($evaluation->blocks as $position => $block) {
             foreach ($block->segments as $segment) {
                 $stretch = match ($segment->kind) {
                     SegmentKind::SetUp => 0.9 + 0.05 * ($number % 3),
                     SegmentKind::Explain => 1.3 + 0.1 * ($number % 4),
                     SegmentKind::Change => 1.1 + 0.05 * ($number % 2),
-                    default => null,
+                    SegmentKind::Game => $number % 2 === 0 ? 0.6 : 1.0,
+                    default => 1.0,
                 };
-                if ($stretch !== null && $segment->plainSeconds > 0.0) {
-                    $parts[] = [
-                        'segmentId' => $segment->id,
-                        'part' => $segment->kind->value,
-                        'plannedSeconds' => $segment->plainSeconds,
-                        'actualSeconds' => round($segment->plainSeconds * $stretch, 1),
-                    ];
-                }
+                $planned = $segment->plainSeconds ?? $segment->seconds;
+                $parts[] = [
+                    'segmentId' => $segment->id,
+                    'part' => $segment->kind->value,
+                    'plannedSeconds' => round($planned, 1),
+                    'actualSeconds' => round($planned * $stretch, 1),
+                    'blockId' => $block->blockId,
+                    'expectedSeconds' => round($segment->seconds, 1),
+                    // Once an evening something is worth stopping for.
+                    'frozenSeconds' => $position === 3 && $segment->set === 1 && $segment->side !== 'L' ? 50.0 + 5.0 * ($number % 5) : 0.0,
+                ];
             }
         }
         $this->closeRun->run(

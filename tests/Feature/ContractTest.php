@@ -78,6 +78,7 @@ final class ContractTest extends FeatureTestCase
             'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server',
             'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps',
             'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
+            'actual' => 'sessions/{session}/actual',
         ] as $name => $uri) {
             $answers[$name] = [
                 'GET api/v1/'.preg_replace(['~drills/[a-z-]+$~', '~\?.*~'], ['drills/{slug}', ''], $uri),

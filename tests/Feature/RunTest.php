@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 
 final class RunTest extends FeatureTestCase
 {
@@ -71,6 +72,39 @@ final class RunTest extends FeatureTestCase
         self::assertEqualsCanonicalizing(
             array_slice($ids, 0, 2),
             DB::table('session_loads')->where('training_session_id', $sessionId)->pluck('player_id')->map(intval(...))->all(),
+        );
+    }
+
+    public function test_what_came_of_the_plan_is_told_and_what_was_skipped_counts_as_not_done(): void
+    {
+        $plan = $this->plan([$this->drillBlock('drag-back-turn'), $this->drillBlock('sole-taps')], ['startsAt' => '2026-03-10T18:00']);
+        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->json('id');
+        $this->getJson("/api/v1/sessions/{$sessionId}/actual")->assertOk()->assertExactJson(
+            ['plannedSeconds' => 0, 'actualSeconds' => 0, 'blocks' => []],
+        );
+        $parts = array_map(fn (array $one): array => [
+            'segmentId' => $one['id'], 'part' => $one['kind'], 'blockId' => $one['blockId'],
+            'plannedSeconds' => $one['plainSeconds'] ?? $one['seconds'], 'expectedSeconds' => $one['seconds'],
+            'actualSeconds' => $one['blockId'] === 'sole-taps' ? 0 : $one['seconds'],
+            'frozenSeconds' => $one['id'] === 'drag-back-turn-2' ? 75 : 0,
+        ], $this->getJson("/api/v1/sessions/{$sessionId}/run")->json('segments'));
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", [
+            'startedAt' => '2026-03-10T18:00:00Z', 'finishedAt' => '2026-03-10T18:40:00Z', 'parts' => $parts,
+        ])->assertOk();
+
+        $this->getJson("/api/v1/sessions/{$sessionId}/actual")->assertOk()
+            ->assertJsonPath('blocks.*.blockId', ['drag-back-turn', 'sole-taps'])
+            ->assertJsonPath('blocks.*.words', ['1:15 over, most of all frozen to coach.', 'Skipped: it counts as not done.'])
+            ->assertJsonPath('blocks.1.wasSkipped', true);
+        // The next plan tells what was skipped as new, and what was done as known; nobody had its touches.
+        $next = fn (string $slug): mixed => $this->preview($this->plan([$this->drillBlock($slug)]))->json('blocks.0.how.1');
+        self::assertStringStartsWith('Explaining: 60 s, new', $next('sole-taps'));
+        self::assertStringStartsWith('Explaining: 20 s', $next('drag-back-turn'));
+        $alone = $this->preview($this->plan([$this->drillBlock('drag-back-turn')]))->json('players.0');
+        self::assertEqualsWithDelta(
+            $alone['left'] + $alone['right'] + $alone['other'],
+            (float) DB::table('session_loads')->where('training_session_id', $sessionId)->where('player_id', $alone['playerId'])->value('touches'),
+            2.0,
         );
     }
 
@@ -155,5 +189,11 @@ final class RunTest extends FeatureTestCase
             ->assertStatus(422)
             ->assertJsonPath('fields.0.path', 'howHard');
         $this->putJson("/api/v1/sessions/{$first}/recap", ['answers' => 'x'])->assertStatus(422);
+    }
+
+    /** @param  array<string, mixed>  $plan */
+    private function preview(array $plan): TestResponse
+    {
+        return $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk();
     }
 }

@@ -96,6 +96,7 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/sessions/{session}/holdings' => Ability::Plan,
         'GET api/v1/sessions/{session}/calendar' => Ability::View,
         'PUT api/v1/sessions/{session}/attendance' => Ability::Run,
+        'GET api/v1/sessions/{session}/actual' => Ability::View,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,
         'PUT api/v1/sessions/{session}/recap' => Ability::Run,

@@ -8,11 +8,13 @@ use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Models\User;
 use App\Planning\SquadHistory;
+use App\Queries\ActualQuery;
 use App\Queries\PlanEvaluationQuery;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Organisation\DutyKind;
+use FleetSparrow\Core\Run\BlockActual;
 use FleetSparrow\Core\Season\SessionLoad;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\HeadingTime;
@@ -52,6 +54,7 @@ final class CloseRun
                 // Before it counts as over: until then, who said nothing is coming.
                 self::keepPresence($session, $present);
                 self::keepTimes($session, $parts, $by);
+                self::markSkipped($session);
                 try {
                     $this->keep($session, $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc)));
                 } catch (CoreException) {
@@ -104,6 +107,13 @@ final class CloseRun
             'frozen_seconds' => $part['frozenSeconds'] ?? 0.0,
             'timed_by' => $by?->id,
         ], $parts));
+    }
+
+    /** What was skipped counts as not done: the next plan asks for it again. */
+    private static function markSkipped(TrainingSession $session): void
+    {
+        $skipped = array_keys(array_filter(ActualQuery::of($session), static fn (BlockActual $one): bool => $one->wasSkipped));
+        $session->blocks()->whereIn('block_key', $skipped)->update(['was_skipped' => true]);
     }
 
     private function keep(TrainingSession $session, PlanEvaluation $evaluation): void

@@ -8,6 +8,7 @@ import { clockTime, day } from '../../shared/lib/format';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { Actual } from './Actual';
 import { BlockDetails } from './BlockDetails';
 import { BlockEditor } from './BlockEditor';
 import { Circumstances } from './Circumstances';
@@ -112,6 +113,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               }}
             />
           )}
+          {session.isRun && <Actual sessionId={session.id} titles={titles} />}
           {session.isRun && <OwnRecap session={session} />}
           {mayPlan && <DeleteSession sessionId={session.id} squadId={session.squadId} version={tools.version} title={plan.title || 'this session'} />}
         </section>

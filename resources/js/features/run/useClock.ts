@@ -123,13 +123,12 @@ function useKeptOffset(offsetMs: number, isUnderWay: boolean, keep: (offsetMs: n
   });
 }
 
-/** How long each stretch took, beside what it was to take; one never entered says nothing. */
+/** How long each stretch took, beside what it was to take; one never entered took nothing. */
 export function partTimes(pack: RunPack, presses: Press[], nowMs: number): PartTime[] {
   const spent = spentMs(pack.segments, presses, nowMs);
   const stopped = stoppedMs(pack.segments, presses, nowMs);
-  return pack.segments.flatMap(({ id, blockId, kind, seconds, plainSeconds }, i) => {
+  return pack.segments.map(({ id, blockId, kind, seconds, plainSeconds }, i) => {
     const [ms, { pausedMs, frozenMs }] = [spent[i] ?? 0, stopped[i] ?? { pausedMs: 0, frozenMs: 0 }];
-    if (ms + pausedMs + frozenMs <= 0) return [];
     return {
       segmentId: id,
       blockId,

@@ -75,6 +75,7 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['LastTime']>().toExtend<{ last: Omit<NonNullable<z.infer<typeof book.lastTime>['last']>, 'dose'> | null }>();
   expectTypeOf<Described['Refusal']>().toExtend<z.infer<typeof book.proposals>['refusals'][number]>();
   expectTypeOf<Described['Reason']>().toExtend<book.ProposedBlock['reasons'][number]>();
+  expectTypeOf<Described['SessionActual']>().toExtend<z.infer<typeof read.sessionActual>>();
   expectTypeOf<Described['MarkResults']>().toExtend<z.infer<typeof read.markResults>>();
   expectTypeOf<Described['SignIns']>().toExtend<z.infer<typeof staff.signIns>>();
   expectTypeOf<Described['People']>().toExtend<z.infer<typeof staff.people>>();

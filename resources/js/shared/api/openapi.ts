@@ -22,6 +22,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/actual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a session went beside how it was planned; no blocks where its run kept no times. */
+        get: operations["getSessionsSessionActual"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/attendance": {
         parameters: {
             query?: never;
@@ -873,6 +890,18 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BlockActual: {
+            blockId: string;
+            plannedSeconds: number;
+            actualSeconds: number;
+            wasSkipped: boolean;
+            words: string;
+        };
+        SessionActual: {
+            plannedSeconds: number;
+            actualSeconds: number;
+            blocks: components["schemas"]["BlockActual"][];
+        };
         DrillChoice: {
             value: string;
             words: string;
@@ -2159,6 +2188,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSessionsSessionActual: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How a session went beside how it was planned; no blocks where its run kept no times. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionActual"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -13,6 +13,7 @@ import {
   playerPage,
   recap,
   runPack,
+  sessionActual,
   session,
   squadBoard,
   today,
@@ -41,6 +42,8 @@ export const playerQuery = (playerId: number) =>
   queryOptions({ queryKey: ['player', playerId], queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
 export const sessionQuery = (sessionId: number) =>
   queryOptions({ queryKey: ['session', sessionId], queryFn: ({ signal }) => getJson(`/sessions/${sessionId}`, session, signal) });
+export const actualQuery = (sessionId: number) =>
+  queryOptions({ queryKey: ['session', sessionId, 'actual'], queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/actual`, sessionActual, signal) });
 export const runPackQuery = (sessionId: number) =>
   queryOptions({
     queryKey: ['run', sessionId],

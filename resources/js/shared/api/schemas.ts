@@ -426,6 +426,13 @@ export const runPack = z.object({
     .default([]),
 });
 
+/** How a session went beside how it was planned. */
+export const sessionActual = z.object({
+  plannedSeconds: z.number(),
+  actualSeconds: z.number(),
+  blocks: z.array(z.object({ blockId: z.string(), plannedSeconds: z.number(), actualSeconds: z.number(), wasSkipped: z.boolean(), words: z.string() })),
+});
+
 export const markResults = z.object({
   results: z.array(
     z.object({

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\TrainingSession;
+use FleetSparrow\Core\Run\BlockActual;
+use FleetSparrow\Core\Run\PlanAgainstActual;
+use FleetSparrow\Core\Run\StretchTime;
+use FleetSparrow\Core\Timeline\SegmentKind;
+use Illuminate\Support\Facades\DB;
+
+/** How a session that was run went, beside how it was planned. */
+final class ActualQuery
+{
+    /** @return array<string, BlockActual> block key → how it went; empty where the run kept no times */
+    public static function of(TrainingSession $session): array
+    {
+        $rows = DB::table('run_parts')->where('training_session_id', $session->id)->whereNotNull('block_key')
+            ->get(['block_key', 'part', 'expected_seconds', 'actual_seconds', 'paused_seconds', 'frozen_seconds']);
+        $went = PlanAgainstActual::of(array_values($rows->map(static fn (object $row): StretchTime => new StretchTime(
+            blockId: (string) $row->block_key,
+            kind: SegmentKind::from((string) $row->part),
+            expectedSeconds: (float) $row->expected_seconds,
+            actualSeconds: (float) $row->actual_seconds,
+            pausedSeconds: (float) $row->paused_seconds,
+            frozenSeconds: (float) $row->frozen_seconds,
+        ))->all()));
+        $inOrder = [];
+        foreach ($session->blocks()->orderBy('position')->pluck('block_key') as $key) {
+            if (isset($went[$key])) {
+                $inOrder[(string) $key] = $went[$key];
+            }
+        }
+
+        return $inOrder;
+    }
+}
