@@ -71,12 +71,12 @@ export async function addSession(page: Page, title: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
 }
 
-/** Opens the plan of a new session of its own, so that tests do not disturb each other; everybody comes. */
-export async function newSession(page: Page, title: string): Promise<void> {
+/** Opens the plan of a new session of its own, so that tests do not disturb each other; everybody comes, or the first so many. */
+export async function newSession(page: Page, title: string, coming?: number): Promise<void> {
   const { squads } = (await (await page.request.get('/api/v1/me')).json()) as { squads: { id: number }[] };
   const squad = squads[0]?.id ?? 0;
   const { players } = (await (await page.request.get(`/api/v1/squads/${squad}`)).json()) as { players: { id: number }[] };
-  const plan = { title, startsAt: `${farAhead()}T18:00`, slotMinutes: 60, blocks: [], comingPlayerIds: players.map(({ id }) => id) };
+  const plan = { title, startsAt: `${farAhead()}T18:00`, slotMinutes: 60, blocks: [], comingPlayerIds: players.slice(0, coming).map(({ id }) => id) };
   const answer = await write(page, `squads/${squad}/sessions`, { ...plan, place: '', helpers: 0 });
   expect(answer.status()).toBe(201);
   const { id } = (await answer.json()) as { id: number };

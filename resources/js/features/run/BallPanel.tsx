@@ -1,30 +1,35 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import type { Written } from './entryText';
 import { quotaOf, shotsOf, type Tap } from './tally';
 import type { Roll } from './useRoll';
 
+interface BallPanelProps {
+  roll: Roll;
+  isQuota: boolean;
+  /** How many balls there are; null where the clock ends it. */
+  balls: number | null;
+}
+
 /** Ball by ball, good or not; until the balls, or the good ones, are there. */
-export function BallPanel({ roll, isQuota }: { roll: Roll; isQuota: boolean }) {
+export function BallPanel({ roll, isQuota, balls }: BallPanelProps) {
   const [taps, setTaps] = useState<Tap[]>([]);
   const row = roll.rows[roll.here];
   if (!row) return null;
-  const { kind, least, most } = row.line;
+  const { kind, least } = row.line;
   const good = taps.filter((tap) => tap === 'good').length;
-  const read = (now: Tap[]) => (isQuota ? quotaOf(now, least, false) : shotsOf(kind, now, most));
+  const read = (now: Tap[]) => (isQuota ? quotaOf(now, least, false) : shotsOf(kind, now, balls ?? Infinity));
+  const put = (written: Written | null) => {
+    if (!written) return;
+    roll.put(roll.here, written);
+    roll.go(roll.here + 1);
+  };
   const add = (tap: Tap) => {
-    const now = [...taps, tap];
-    const written = read(now);
-    setTaps(now);
-    if (!written) return;
-    roll.put(roll.here, written);
-    roll.go(roll.here + 1);
+    setTaps([...taps, tap]);
+    put(read([...taps, tap]));
   };
-  const stop = () => {
-    const written = quotaOf(taps, least, true);
-    if (!written) return;
-    roll.put(roll.here, written);
-    roll.go(roll.here + 1);
-  };
+  const isOver = read(taps) !== null;
+  const stop = () => put(isQuota ? quotaOf(taps, least, true) : shotsOf(kind, taps, taps.length));
   return (
     <div className="tight">
       <p className="spread">
@@ -33,17 +38,21 @@ export function BallPanel({ roll, isQuota }: { roll: Roll; isQuota: boolean }) {
           <span className="num" style={{ fontSize: '1.9rem' }}>
             {good} of {taps.length}
           </span>{' '}
-          {isQuota ? `${Math.max(0, least - good)} still owed` : `${Math.max(0, most - taps.length)} balls left`}
+          {isQuota ? `${Math.max(0, least - good)} still owed` : balls === null ? '' : `${Math.max(0, balls - taps.length)} balls left`}
         </span>
       </p>
       <div className="tap-keys">
-        <Button onClick={() => add('good')}>{isQuota ? 'Good' : 'Hit'}</Button>
-        <Button onClick={() => add('miss')}>{isQuota ? 'Not' : 'Missed'}</Button>
+        <Button disabled={isOver} onClick={() => add('good')}>
+          {isQuota ? 'Good' : 'Hit'}
+        </Button>
+        <Button disabled={isOver} onClick={() => add('miss')}>
+          {isQuota ? 'Not' : 'Missed'}
+        </Button>
         <Button disabled={taps.length === 0} onClick={() => setTaps(taps.slice(0, -1))} aria-label="Take one back">
           ⌫
         </Button>
-        {isQuota && (
-          <Button disabled={taps.length === 0} onClick={stop}>
+        {(isQuota || balls === null) && (
+          <Button disabled={taps.length === 0 || isOver} onClick={stop}>
             Stop here
           </Button>
         )}

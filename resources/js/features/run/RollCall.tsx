@@ -11,7 +11,7 @@ import { askingSegments, askName, beginsAt } from './rollCalls';
 import { TapPanel } from './TapPanel';
 import { useRoll, type Roll, type RollProps, type Row } from './useRoll';
 import { WatchPanel } from './WatchPanel';
-import { segmentWords } from './words';
+import { segmentWords, type RunBlock } from './words';
 
 interface RollCallProps extends RollProps {
   onSwitch: (at: number) => void;
@@ -73,7 +73,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
       <Greeting rows={rows} />
       <div className="thumb">
         <div style={{ gridColumn: '1 / -1' }}>
-          <Panel way={shown} roll={roll} inHalves={block?.drill?.scoring?.inHalves ?? false} />
+          <Panel way={shown} roll={roll} block={block} />
         </div>
         <div className="roll-acts">
           <Button disabled={place <= 0} onClick={() => onSwitch(asking[place - 1] ?? at)} aria-label="Set before">
@@ -92,16 +92,17 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
   );
 }
 
-function Panel({ way, roll, inHalves }: { way: Way; roll: Roll; inHalves: boolean }) {
+function Panel({ way, roll, block }: { way: Way; roll: Roll; block: RunBlock | undefined }) {
   const row = roll.rows[roll.here];
   if (!row) return null;
   if (way === 'tap') return <TapPanel key={askName(row.ask)} roll={roll} />;
   if (way === 'watch') return <WatchPanel roll={roll} />;
-  if (way === 'shots' || way === 'quota') return <BallPanel key={askName(row.ask)} roll={roll} isQuota={way === 'quota'} />;
+  if (way === 'shots' || way === 'quota')
+    return <BallPanel key={askName(row.ask)} roll={roll} isQuota={way === 'quota'} balls={block?.dose?.kind === 'tries' ? block.dose.balls : null} />;
   return (
     <div className="tight">
       {row.text.startsWith('void') && <VoidReasons row={row} onReason={(reason) => roll.key(`void ${reason}`)} />}
-      <Keypad withPoint={row.line.step < 1} inHalves={inHalves} onKey={roll.key} onNext={roll.next} />
+      <Keypad withPoint={row.line.step < 1} inHalves={block?.drill?.scoring?.inHalves ?? false} onKey={roll.key} onNext={roll.next} />
     </div>
   );
 }

@@ -1,0 +1,141 @@
+import { expect, test } from '@playwright/test';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, signedIn } from './support';
+
+test.use({ viewport: phone, hasTouch: true });
+
+test('seven at the pitch without signal: who with whom, frozen, once more, one goes home, timed, let go; and what came of the plan', async ({
+  page,
+  context,
+}) => {
+  await signedIn(page);
+  await newSession(page, 'Seven in the wind', 7);
+  await addDrill(page, 'Zigzag, inside and outside');
+  await keepChanges(page);
+  const plan = page.url();
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).tap();
+  await runUntil(page, /Explain and show: Zigzag/);
+  await expect(page.getByRole('img', { name: /Layout of Zigzag/ })).toBeVisible();
+  await context.setOffline(true);
+
+  // Three pairs and one alone, and the rule of what is timed.
+  await runUntil(page, /Right foot: Zigzag/);
+  const who = page.getByRole('list', { name: 'Who is where' }).getByRole('listitem');
+  await expect(who).toHaveCount(4);
+  await expect(who.first()).toHaveText(/^1 \S+, then \S+$/);
+  await expect(page.getByText('3 goes against the watch, each foot')).toBeVisible();
+  await expect(page.getByText(/^Void A marker left out\. Fault A marker touched/)).toBeVisible();
+
+  // The seldom things are a press away.
+  await page.getByRole('button', { name: 'More' }).tap();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'The ground' }).tap();
+  await expect(page.getByText(/^4 of these:/)).toBeVisible();
+  await page.getByRole('button', { name: 'To the clock' }).tap();
+  await page.getByRole('button', { name: /^Next: change over/ }).tap();
+  await page.getByRole('button', { name: 'Freeze' }).tap();
+  await expect(page.getByText('Frozen to coach.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).tap();
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'Set again' }).tap();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Right foot: Zigzag/);
+
+  // One of a pair goes home, one only serves: two pairs and one who counts.
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'Who is here' }).tap();
+  await expectAccessible(page);
+  const choice = (name: RegExp, what: string) => page.getByRole('group', { name }).getByLabel(what, { exact: true });
+  await choice(/Bo$/, 'away').check();
+  await choice(/Dag$/, 'away').check();
+  await choice(/Amina$/, 'serves').check();
+  await page.getByRole('button', { name: 'Seat them' }).tap();
+  await expect(who).toHaveCount(3);
+  await expect(who.last()).toHaveText('Amina counts');
+  await expect(page.getByRole('list', { name: 'Who is where' })).not.toContainText('Bo');
+
+  // A press starts the watch for all who go, a press stops each.
+  await runUntil(page, /Write down: Zigzag/);
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  await page.getByRole('button', { name: 'Watch', exact: true }).tap();
+  await expectAccessible(page);
+  const [first = ''] = await page.locator('.roll label').allInnerTexts();
+  await page.getByRole('button', { name: 'Start all' }).tap();
+  await page.waitForTimeout(1_200);
+  await page.getByRole('button', { name: `Stop ${first}` }).tap();
+  await expect(page.locator('.roll input').first()).toHaveValue(/^[1-3]\.\d$/);
+
+  // Void, with its reason, in two presses.
+  await page.getByRole('button', { name: 'Keys', exact: true }).tap();
+  await page.locator('.roll input').nth(1).tap();
+  await page.getByRole('button', { name: 'void', exact: true }).tap();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'A marker left out.' }).tap();
+  await page.getByRole('button', { name: 'Done' }).tap();
+
+  // What is open is said, and is written or let go; nothing else.
+  await runUntil(page, /That was the session/);
+  const owing = page.getByRole('list', { name: 'Still owed' });
+  await expect(owing).toContainText('still owed');
+  await page.getByRole('button', { name: 'Let go' }).tap();
+  await expect(page.getByText(/^2 numbers written down, \d+ let go\. None is owed\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close the session' }).tap();
+  await expect(page.getByText('The session is closed.')).toBeVisible();
+
+  await context.setOffline(false);
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect(page.getByText('all numbers sent')).toBeVisible();
+  await page.goto(plan);
+  // Who went home early was there.
+  await expect(page.getByRole('row', { name: /^Zigzag, inside and outside/ })).toContainText(/under|Skipped|As planned/);
+  await expect(page.getByText('Who comes: 7 of 14')).toBeVisible();
+});
+
+test('numbers are tapped, taken in halves, ball by ball and good or not, and stand as if they had been typed', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Counting', 2);
+  for (const drill of ['Sole taps', 'Five balls to the first hit', 'Low into the corner', 'Called colour, back to the middle, volley'])
+    await addDrill(page, drill);
+  await keepChanges(page);
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).tap();
+  await runUntil(page, /Feet in turn: Sole taps/);
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  await page.getByRole('button', { name: 'Tap', exact: true }).tap();
+  await page.getByRole('button', { name: '2', exact: true }).tap();
+  for (const key of ['Amina: right', 'Amina: left', 'Amina: right', 'Bo: left', 'Amina: take one back']) await page.getByRole('button', { name: key }).tap();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Write down, next' }).tap();
+  await expect(page.locator('.roll input').nth(0)).toHaveValue('2');
+  await expect(page.locator('.roll input').nth(1)).toHaveValue('1');
+  await page.getByRole('button', { name: 'Done' }).tap();
+  await expect(page.getByRole('button', { name: 'Numbers: all written' })).toBeVisible();
+
+  // The third of five balls hits; no, none of them did.
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await page.getByRole('button', { name: key, exact: true }).tap();
+  };
+  const inRow = page.locator('.roll input').first();
+  await runUntil(page, /Right foot: Five balls/);
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  await press('Ball by ball', 'Missed', 'Missed', 'Hit');
+  await expect(inRow).toHaveValue('3');
+  await press('Take one back', 'Missed', 'Missed', 'Missed');
+  await expect(page.getByText('not in 5')).toBeVisible();
+  await press('Done');
+
+  // Three good ones; no, it was stopped at two, and that is kept.
+  await runUntil(page, /Right foot: Low into/);
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  await press('Good or not', 'Good', 'Not', 'Good', 'Good');
+  await expect(inRow).toHaveValue('4');
+  await press('Take one back', 'Stop here');
+  await expect(page.getByText('stopped at 2 of 3, 3 tried')).toBeVisible();
+  await press('Done');
+
+  // Two halves, by keys.
+  await runUntil(page, /Both feet: Called colour/);
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  for (const key of ['1', '2', '+', '9', 'next']) await page.getByRole('group', { name: 'Keys' }).locator('button', { hasText: key }).first().tap();
+  await expect(page.locator('.roll input').first()).toHaveValue('12+9');
+  await expect(page.getByText('all numbers sent')).toBeVisible();
+});
