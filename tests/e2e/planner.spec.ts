@@ -203,3 +203,34 @@ test('stations at the same time have a map: who starts where and who goes where 
   await runUntil(page, /^Turn 1 of 2: all stations/);
   await expect(page.getByRole('list', { name: 'Who is where' }).getByRole('listitem')).toHaveCount(2);
 });
+
+test('a rehearsal shows who stands idle before they do', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Dry run', 7);
+  await addDrill(page, 'Figure of eight');
+  await keepChanges(page);
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Rehearsal: Dry run' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stretch after' }).click();
+  // Seven at figures of eight: three pairs and one, one of each at the ball.
+  const places = page.getByRole('region', { name: 'The ground' }).getByRole('listitem');
+  await expect(places).toHaveCount(4);
+  await expect(page.locator('[data-sign="at the ball"]')).toHaveCount(4);
+  await expect(page.locator('[data-sign="waiting"]')).toHaveCount(3);
+  await expectAccessible(page);
+  const timer = page.getByRole('timer');
+  const before = await timer.innerText();
+  await page.getByLabel('60 times').check();
+  await page.getByRole('button', { name: 'Let it run' }).click();
+  await expect(timer).not.toHaveText(before);
+  await page.getByLabel('Moment of the session').fill('100000');
+  await expect(page.getByRole('button', { name: 'From the start' })).toBeVisible();
+  // By the end it is what the plan says of each.
+  const rows = page.getByRole('region', { name: 'So far' }).getByRole('listitem');
+  await expect(rows).toHaveCount(7);
+  const waits = await rows.first().innerText();
+  await page.getByRole('link', { name: 'Back to the plan' }).click();
+  await settled(page);
+  await page.locator('summary', { hasText: 'Who comes' }).click();
+  await expect(page.locator('.share-bars').last()).toContainText(/waits (\d+:\d\d)$/.exec(waits.replaceAll('\n', ' '))?.[1] ?? 'none');
+});

@@ -19,6 +19,7 @@ export const router = createBrowserRouter([
       { path: 'plan/:sessionId', lazy: async () => ({ Component: (await import('../features/plan/PlanPage')).PlanPage }) },
       { path: 'plan/:sessionId/sheet', lazy: async () => ({ Component: (await import('../features/sheet/SheetPage')).SheetPage }) },
       { path: 'plan/:sessionId/proposals', lazy: async () => ({ Component: (await import('../features/proposals/ProposalsPage')).ProposalsPage }) },
+      { path: 'plan/:sessionId/rehearsal', lazy: async () => ({ Component: (await import('../features/rehearsal/RehearsalPage')).RehearsalPage }) },
       { path: 'run/:sessionId', lazy: async () => ({ Component: (await import('../features/run/RunPage')).RunPage }) },
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },

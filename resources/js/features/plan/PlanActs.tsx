@@ -59,6 +59,11 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
           Sheet
         </Button>
       )}
+      {!tools.isDirty && (
+        <Button component={Link} to={`/plan/${sessionId}/rehearsal`}>
+          Rehearse
+        </Button>
+      )}
       {mayPlan && !tools.isDirty && (
         <Button onClick={() => again.mutate(crypto.randomUUID())} disabled={again.isPending}>
           Again in a week

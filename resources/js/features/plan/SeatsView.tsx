@@ -6,7 +6,7 @@ import { clock, clockTime } from '../../shared/lib/format';
 import { momentWords, spellAt, spellsOf } from '../../shared/lib/seats';
 import { useWidth } from '../../shared/ui/useWidth';
 import { HeldUp, Legend, Piece, row, Scale } from './SeatPieces';
-import { ShareBars } from './ShareBars';
+import { ShareBars } from '../../shared/ui/ShareBars';
 
 const top = 30;
 

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { availability, type Availability, type Evaluation, type Player } from '../../shared/api/schemas';
 import { clock } from '../../shared/lib/format';
 import { Choice } from '../../shared/ui/Field';
-import { ShareBars } from './ShareBars';
+import { ShareBars } from '../../shared/ui/ShareBars';
 import type { PlanTools } from './usePlan';
 
 const mayWords: [Availability, string][] = [

@@ -1,9 +1,8 @@
 import Button from '@mui/material/Button';
 import { useEffect, useState } from 'react';
 import type { Drawing } from '../api/schemas';
+import { whereAt } from '../lib/walk';
 import { PlanDrawing } from './PlanDrawing';
-
-type Walk = NonNullable<Drawing['walk']>;
 
 /** A layout that can be walked through at the drill's tempo. Nobody who asks for less motion sees it move: they step through it. */
 export function WalkedDrawing({ drawing, title }: { drawing: Drawing; title: string }) {
@@ -48,13 +47,4 @@ export function WalkedDrawing({ drawing, title }: { drawing: Drawing; title: str
       </p>
     </>
   );
-}
-
-/** Straight between the points the server timed: drawing, not reckoning. */
-function whereAt(points: Walk['ball'], seconds: number): { xMetres: number; yMetres: number } {
-  const after = points.findIndex((point) => point.seconds >= seconds);
-  const [to, from] = [points[after] ?? points[points.length - 1], points[Math.max(0, after - 1)]];
-  if (!to || !from) return { xMetres: 0, yMetres: 0 };
-  const share = to.seconds > from.seconds ? (seconds - from.seconds) / (to.seconds - from.seconds) : 1;
-  return { xMetres: from.xMetres + (to.xMetres - from.xMetres) * share, yMetres: from.yMetres + (to.yMetres - from.yMetres) * share };
 }

@@ -1,9 +1,17 @@
-import type { Evaluation, Player } from '../../shared/api/schemas';
-import { clock } from '../../shared/lib/format';
-import { useWidth } from '../../shared/ui/useWidth';
+import type { Player } from '../api/schemas';
+import { clock } from '../lib/format';
+import { useWidth } from './useWidth';
+
+/** Seconds of one player. */
+export interface Shares {
+  playerId: number;
+  ballSeconds: number;
+  servingSeconds: number;
+  waitingSeconds: number;
+}
 
 /** Ball time against waiting, a bar each to one scale: full for the ball, dotted for serving, strokes for waiting. */
-export function ShareBars({ shares, players }: { shares: Evaluation['players']; players: Player[] }) {
+export function ShareBars({ shares, players }: { shares: Shares[]; players: Player[] }) {
   const [box, width] = useWidth();
   const most = Math.max(1, ...shares.map((one) => one.ballSeconds + one.servingSeconds + one.waitingSeconds));
   const room = Math.max(60, width - (width < 560 ? 78 : 120) - 4);
