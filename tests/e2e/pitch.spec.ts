@@ -139,3 +139,34 @@ test('numbers are tapped, taken in halves, ball by ball and good or not, and sta
   await expect(page.locator('.roll input').first()).toHaveValue('12+9');
   await expect(page.getByText('all numbers sent')).toBeVisible();
 });
+
+test('calls come by themselves, are marked with a tap, and a second phone is the board', async ({ page, context }) => {
+  await signedIn(page);
+  await newSession(page, 'Colours called', 2);
+  await addDrill(page, 'Read the number behind you');
+  await keepChanges(page);
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).tap();
+  await runUntil(page, /(foot|feet|turn).*: Read the number/);
+  await page.getByRole('button', { name: 'Call for me' }).tap();
+  const calls = page.locator('.called');
+  await expect(calls).toHaveText('The first call comes.');
+  await expect(calls).toContainText(/^\d.*The board shows \d\./);
+  const shown = await calls.innerText();
+  await page.getByRole('button', { name: 'Hit', exact: true }).tap();
+  await page.getByRole('button', { name: 'Again', exact: true }).tap();
+  await page.getByRole('button', { name: 'Slow', exact: true }).tap();
+  await page.getByRole('button', { name: 'Freeze', exact: true }).tap();
+  await expect(page.getByText(/^\d called, 1 hit, 1 slow$/)).toBeVisible();
+  await expectAccessible(page);
+
+  // Another device opens the link and shows the same number with the first call.
+  const second = await context.newPage();
+  await second.goto(page.url().replace('caller=', 'board='));
+  await second.getByRole('button', { name: 'First call' }).tap();
+  await expect(second.locator('.board-number')).toHaveText(/board shows (\d)/.exec(shown)?.[1] ?? 'none');
+  await expectAccessible(second);
+  // What was called is still there after the page was loaded anew.
+  await page.reload();
+  await expect(page.getByText(/^\d called, 1 hit, 1 slow$/)).toBeVisible();
+});

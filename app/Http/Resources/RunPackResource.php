@@ -11,15 +11,22 @@ use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Run\CallSequence;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
 #[Shape('Ask', [
     'playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?', 'blockId' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'set' => 'int',
 ])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
+#[Shape('Call', [
+    'atSeconds' => 'number', 'ballSeconds' => 'number', 'places' => 'string[]', 'number' => 'int?', 'asks' => 'string',
+])]
 #[Shape('RunBlock', [
     'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?', 'tempo' => 'string?',
+    'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
 ], extends: 'Together')]
 #[Shape('Taken', [
     'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',
@@ -101,7 +108,31 @@ final class RunPackResource
             'drill' => $version === null ? null : DrillResource::of($version, $pack->session->squad->length_unit),
             'dose' => $block->coreBlock()?->dose?->fields(),
             'tempo' => $version === null ? null : ($block->tempo ?? Tempo::Steady)->value,
+            'calls' => self::calls($block, $worked, $pack->session->id),
+            'callKind' => $version?->drill()->demands->calling?->kind->value,
         ] + EvaluationResource::together($worked);
+    }
+
+    /**
+     * Of another seed in every session and block; twice the work planned, for sets that are done again.
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function calls(SessionBlock $block, BlockEvaluation $worked, int $sessionId): array
+    {
+        $drill = $block->drillVersion?->drill();
+        if ($drill === null || $drill->demands->calling === null) {
+            return [];
+        }
+        $work = array_sum(array_map(
+            static fn (Segment $one): float => $one->kind === SegmentKind::Work ? $one->seconds : 0.0,
+            $worked->segments,
+        ));
+
+        return array_map(
+            get_object_vars(...),
+            CallSequence::of($drill->demands->calling, $drill->layout, 1000 * $sessionId + $block->position, 2.0 * $work),
+        );
     }
 
     /**

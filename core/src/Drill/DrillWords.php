@@ -92,18 +92,25 @@ final class DrillWords
             $sentences[] = 'The player reads what stands behind and calls it back.';
         }
         foreach ($calling->rules as $rule) {
-            $asks = array_filter(
-                [
-                    $rule->touches?->words(),
-                    $rule->foot === CallFoot::Any ? null : "{$rule->foot->value} foot",
-                    $rule->openBody ? 'open body' : null,
-                    $rule->move ? 'a move' : null,
-                ],
-                static fn (?string $words): bool => $words !== null,
-            );
-            $sentences[] = ucfirst($rule->place).': '.implode(', ', $asks).'.';
+            $sentences[] = self::callRule($rule);
         }
 
         return $sentences;
+    }
+
+    /** "Behind: at most 3 touches, far foot, open body, a move." */
+    public static function callRule(CallRule $rule): string
+    {
+        $asks = array_filter(
+            [
+                $rule->touches?->words(),
+                $rule->foot === CallFoot::Any ? null : "{$rule->foot->value} foot",
+                $rule->openBody ? 'open body' : null,
+                $rule->move ? 'a move' : null,
+            ],
+            static fn (?string $words): bool => $words !== null,
+        );
+
+        return ucfirst($rule->place).': '.implode(', ', $asks).'.';
     }
 }

@@ -16,8 +16,8 @@ export interface ClockViewProps {
   segment: RunSegment;
   entries: Record<string, Entry>;
   onRollCall: (at: number) => void;
-  /** The server's card or the ground of a block, or who is here. */
-  onAside: (what: 'card' | 'ground' | 'here', name: string) => void;
+  /** What is looked at beside the clock: of a block, or who is here. */
+  onAside: (what: 'card' | 'ground' | 'here' | 'caller' | 'board', name: string) => void;
 }
 
 /** The clock as large as fits, what, who, the rule, what then; and the thumb's buttons at the bottom. */
@@ -56,6 +56,12 @@ export function ClockView(props: ClockViewProps) {
       {reading.state === 'frozen' && <p className="warn">Frozen to coach. The clock stands still.</p>}
       {reading.isHeld && <p className="warn">Ends on a good one: three more at most, then press next.</p>}
       <Doubt doubtMs={clock.doubtMs} settle={clock.settle} />
+      {block && block.calls.length > 0 && (
+        <div className="acts-line">
+          <Button onClick={() => props.onAside('caller', block.id)}>Call for me</Button>
+          <Button onClick={() => props.onAside('board', block.id)}>Be the board</Button>
+        </div>
+      )}
       <Spell pack={pack} segment={segment} block={block} links={clock.links} onLinks={clock.pressLinks} />
       <div className="then">
         <p>

@@ -7,6 +7,7 @@ import { HeldLine } from '../../shared/ui/HeldLine';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { useThemeChoice } from '../../shared/ui/ThemeChoice';
+import { Board, Caller } from './Caller';
 import { ClockView } from './ClockView';
 import { cuesAhead } from './cues';
 import { Ground } from './Ground';
@@ -56,6 +57,7 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   const [asked, setAsked] = useSearchParams();
   const card = pack.blocks.find((block) => block.id === asked.get('card'));
   const ground = pack.blocks.find((block) => block.id === asked.get('ground'));
+  const [caller, board] = ['caller', 'board'].map((what) => pack.blocks.find((block) => block.id === asked.get(what) && block.calls.length > 0));
   const wording = useFootWording();
   const signals = useSignals();
   useWakeLock();
@@ -83,6 +85,10 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
           }}
           onClose={() => setAsked({})}
         />
+      ) : caller ? (
+        <Caller pack={pack} block={caller} clock={clock} hasVoice={signals[0].voice} onClose={() => setAsked({})} />
+      ) : board ? (
+        <Board block={board} onClose={() => setAsked({})} />
       ) : ground ? (
         <Aside title={`The ground: ${ground.title}`} onClose={() => setAsked({})}>
           <Ground pack={pack} block={ground} />

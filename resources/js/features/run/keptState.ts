@@ -1,4 +1,5 @@
 import type { Press } from '../../kernel/segmentClock';
+import type { CallLog } from './calling';
 import type { Roster } from './reseat';
 
 /** What this device keeps of a run beside its numbers. */
@@ -7,6 +8,8 @@ export interface KeptState {
   presses: Press[];
   /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
   links?: Record<string, number>;
+  /** Block id → what was called in it. */
+  calls?: Record<string, CallLog>;
   /** Names of asks that nobody is asked for again. */
   waived?: string[];
   /** Who is there now, who ever was, and how often they were seated anew; absent as long as it is as planned. */

@@ -69,7 +69,7 @@ function takeBack(planned: Planned[], card: AudioContext): void {
   for (const { sound, at } of planned) if (at > card.currentTime + 0.02) sound.stop();
 }
 
-function speak(words: string): void {
+export function speak(words: string): void {
   if (!words || !('speechSynthesis' in window)) return;
   window.speechSynthesis.cancel();
   window.speechSynthesis.speak(new SpeechSynthesisUtterance(words));

@@ -4,6 +4,7 @@ import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClo
 import type { PartTime } from '../../shared/api/queries';
 import type { RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState } from '../../shared/lib/outbox';
+import type { CallLog } from './calling';
 import type { KeptState } from './keptState';
 import { reseated, type Roster } from './reseat';
 import { useBeat } from './signals';
@@ -23,6 +24,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const [seated, setSeated] = useState(first.seated);
   const [presses, setPresses] = useState(first.presses);
   const [links, setLinks] = useState(first.links ?? {});
+  const [calls, setCalls] = useState(first.calls ?? {});
   const [waived, setWaived] = useState(first.waived ?? []);
   const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
   const read = useTicks();
@@ -34,7 +36,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useBeat(now);
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, presses, links, waived, offsetMs, ...(seated && { seated }), ...more };
+    const state: KeptState = { pack, presses, links, waived, calls, offsetMs, ...(seated && { seated }), ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(['kept-run', sessionId], state);
   };
@@ -49,6 +51,11 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     const next = { ...links, [blockId]: count };
     setLinks(next);
     keep({ links: next }, offsetOf(time));
+  };
+  const keepCalls = (blockId: string, log: CallLog) => {
+    const next = { ...calls, [blockId]: log };
+    setCalls(next);
+    keep({ calls: next }, offsetOf(time));
   };
   const reading = clockAt(pack.segments, presses, time.runMs);
   const roster = seated?.roster ?? { working: firstPack.players.map((one) => one.id), serving: [] };
@@ -92,7 +99,23 @@ export function useClock(firstPack: RunPack, first: KeptState) {
       ...(seated && { presentIds: seated.came }),
     });
   };
-  return { pack, roster, seatAnew, reading, runMs: time.runMs, doubtMs: time.doubtMs, press, settle, finish, links, pressLinks, waived, waive };
+  return {
+    pack,
+    roster,
+    seatAnew,
+    reading,
+    runMs: time.runMs,
+    doubtMs: time.doubtMs,
+    press,
+    settle,
+    finish,
+    links,
+    pressLinks,
+    waived,
+    waive,
+    calls,
+    keepCalls,
+  };
 }
 export type Clock = ReturnType<typeof useClock>;
 

@@ -1916,6 +1916,13 @@ export interface components {
         RunSegment: components["schemas"]["Segment"] & {
             asks: components["schemas"]["Ask"][];
         };
+        Call: {
+            atSeconds: number;
+            ballSeconds: number;
+            places: string[];
+            number: number | null;
+            asks: string;
+        };
         RunBlock: components["schemas"]["Together"] & {
             id: string;
             kind: string;
@@ -1924,6 +1931,9 @@ export interface components {
             drill: components["schemas"]["Drill"] | null;
             dose: components["schemas"]["Dose"] | null;
             tempo: string | null;
+            calls: components["schemas"]["Call"][];
+            /** @enum {string|null} */
+            callKind: "colour" | "number" | "side" | "name" | "movement" | null;
         };
         Taken: {
             uuid: string;

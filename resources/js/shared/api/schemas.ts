@@ -395,6 +395,11 @@ const runBlock = together.extend({
   drill: drill.nullable(),
   dose: dose.nullable(),
   tempo: z.string().nullable(),
+  /** Of the reaction game, by seconds of the block's work. */
+  calls: z
+    .array(z.object({ atSeconds: z.number(), ballSeconds: z.number(), places: z.array(z.string()), number: z.number().nullable(), asks: z.string() }))
+    .default([]),
+  callKind: z.enum(['colour', 'number', 'side', 'name', 'movement']).nullable().default(null),
 });
 /** What a number was made of, where more was seen than the number. */
 const markParts = z.object({ kind: z.enum(['halves', 'feet', 'total', 'good-and-tried']), numbers: z.array(z.number()) });
