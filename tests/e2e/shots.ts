@@ -11,10 +11,10 @@ test('desk', async ({ page }) => {
   await page.locator('.order .slip', { hasText: 'Zigzag' }).click();
   await page.evaluate(() => scrollTo(0, 0));
   await page.screenshot(shot('plan'));
-  await page.getByText('Who does what, minute by minute').click();
-  await expect(page.getByRole('slider', { name: 'Moment' })).toBeVisible();
-  await page.evaluate(() => scrollTo(0, 120));
-  await page.screenshot(shot('seats'));
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByLabel('Moment of the session').fill('890');
+  await page.screenshot(shot('rehearsal'));
+  await page.getByRole('link', { name: 'Back to the plan' }).click();
   await page.getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByText(/^To beat/).first()).toBeVisible();
   await page.screenshot(shot('sheet'));
@@ -76,7 +76,6 @@ test('pitch', async ({ page }) => {
   await page.goto('/run');
   await page.getByRole('button', { name: 'Start' }).click();
   await runUntil(page, /Right foot: Pull back|Right foot: Drag back/);
-  await page.screenshot(shot('run-phone'));
   await page.getByRole('button', { name: /^Numbers/ }).click();
   for (const number of ['14', '17', '11', '21']) {
     await page.keyboard.type(number);
@@ -85,4 +84,8 @@ test('pitch', async ({ page }) => {
   await page.keyboard.type('1');
   await expect(page.getByText('all numbers sent')).toBeVisible();
   await page.screenshot(shot('roll-call-phone'));
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await runUntil(page, /Right foot: Zigzag/);
+  await page.screenshot(shot('run-phone'));
 });

@@ -85,7 +85,7 @@ function Bar({ me }: { me: Me }) {
   return (
     <header className="bar">
       <Link to="/today" className="mark">
-        <StitchMark /> Fleet Sparrow
+        <StitchMark /> <span>Fleet Sparrow</span>
       </Link>
       <nav aria-label="Views">
         <NavLink to="/today">Today</NavLink>
