@@ -21,6 +21,8 @@ const own = servers[Number(process.env.TEST_PARALLEL_INDEX ?? 0) % servers.lengt
 export default defineConfig({
   testDir: 'tests/e2e',
   testMatch: '*.spec.ts',
+  // What takes minutes has a run of its own.
+  ...(process.env.SPARROW_SLOW === undefined ? { grepInvert: /@slow/ } : { grep: /@slow/ }),
   outputDir: 'var/playwright',
   workers: servers.length,
   // The tests of one file share a squad's season.

@@ -24,7 +24,10 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         // Called from pages of this origin alone: with their session and token, as no api of strangers would be.
-        then: fn () => Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php'),
+        then: function (): void {
+            Route::middleware('throttle:feed')->prefix('api/v1')->group(__DIR__.'/../routes/feed.php');
+            Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php');
+        },
         commands: __DIR__.'/../routes/console.php',
         health: '/up',
     )

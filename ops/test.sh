@@ -20,6 +20,7 @@ test_bench() { measure short >"$VAR/logs/bench.log" 2>&1 || { tail -n 20 "$VAR/l
 
 # What takes long, before anything is called done.
 test_slow() {
+  (export SPARROW_SLOW=1; test_browser)
   "${AS[@]}" php vendor/bin/phpunit --testsuite long --do-not-cache-result
   php vendor/bin/phpunit --testsuite ops --group slow --do-not-cache-result
   test_fuzz 10000

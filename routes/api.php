@@ -15,6 +15,7 @@ use App\Http\Controllers\DrillSharingController;
 use App\Http\Controllers\DrillTargetController;
 use App\Http\Controllers\DrillTrialController;
 use App\Http\Controllers\EndSignInController;
+use App\Http\Controllers\FeedController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LadderController;
 use App\Http\Controllers\LastTimeController;
@@ -116,6 +117,8 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
     Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);
     Route::delete('sessions/{session}', [TrainingSessionController::class, 'destroy']);
+    Route::post('sessions/{session}/feed', [FeedController::class, 'store']);
+    Route::get('sessions/{session}/feed', [FeedController::class, 'show']);
     Route::get('sessions/{session}/actual', ActualController::class);
     Route::get('sessions/{session}/holdings', [TrainingSessionController::class, 'holdings']);
     Route::get('sessions/{session}/calendar', SessionCalendarController::class);

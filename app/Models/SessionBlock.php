@@ -54,7 +54,13 @@ class SessionBlock extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => BlockKind::class, 'tempo' => Tempo::class, 'dose' => 'array', 'do_stations_wait' => 'boolean', 'was_skipped' => 'boolean'];
+        return [
+            'kind' => BlockKind::class,
+            'tempo' => Tempo::class,
+            'dose' => 'array',
+            'do_stations_wait' => 'boolean',
+            'was_skipped' => 'boolean',
+        ];
     }
 
     /** What the core plans, without what stands around it; null where it is no drill. */

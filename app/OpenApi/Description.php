@@ -50,6 +50,7 @@ final class Description
             $files["docs/formats/{$format}.schema.json"] = self::text(self::schema($document['components']['schemas'], $format, $shape));
         }
 
+        $files['docs/formats/touch-feed.schema.json'] = self::text(self::line($document['components']['schemas']['FeedLine']));
         $files[DoseTypes::FILE] = DoseTypes::text();
         $files['docs/formats/drill.schema.json'] = self::text(DrillSchema::document());
         $files['docs/formats/plan.schema.json'] = self::text(PlanSchema::plan());
@@ -80,6 +81,22 @@ final class Description
         }
 
         return $document;
+    }
+
+    /**
+     * A feed has no head: each of its lines stands by itself.
+     *
+     * @param  array<string, mixed>  $line
+     * @return array<string, mixed>
+     */
+    private static function line(array $line): array
+    {
+        return [
+            '$schema' => 'https://json-schema.org/draft/2020-12/schema',
+            '$id' => 'fleet-sparrow:touch-feed:1',
+            'title' => 'fleet-sparrow/touch-feed, one line',
+            'additionalProperties' => false,
+        ] + $line;
     }
 
     /**

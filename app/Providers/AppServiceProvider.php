@@ -38,6 +38,8 @@ class AppServiceProvider extends ServiceProvider
         Vite::createAssetPathsUsing(fn (string $path): string => "/{$path}");
         // Links and resets are tried by strangers; a person needs a handful.
         RateLimiter::for('open-door', fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
+        // A device sends every second or two; a field has a handful of them behind one address.
+        RateLimiter::for('feed', fn (Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         Auth::provider(
             'sign-ins',
             fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']),

@@ -77,7 +77,9 @@ final class PlanEvaluationQuery
     {
         $session->load(['blocks', 'attendances', 'overrides', 'squad.players']);
 
-        return $this->evaluate($session->squad, PlanDraft::ofSession($session, $session->comingPlayerIds(), withSkipped: false), $day, null);
+        $draft = PlanDraft::ofSession($session, $session->comingPlayerIds(), withSkipped: false);
+
+        return $this->evaluate($session->squad, $draft, $day, null);
     }
 
     /**

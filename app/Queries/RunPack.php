@@ -24,6 +24,7 @@ final readonly class RunPack
      * @param  array<int, array<string, LineReading>>  $readings  player id → line key → reading, of the session's lines
      * @param  array<string, Aim>  $aims  by line key
      * @param  array<int, list<BlockEvaluation>>  $tables  number of people → blocks, where others come than were planned
+     * @param  array<string, array{easier: string|null, harder: string|null}>  $steps  drill's slug → what is one step easier and harder
      * @param  Collection<int, Player>  $others  of the squad, who are not coming
      * @param  list<Mark>  $taken  numbers of this session that were taken already, from whatever phone
      */
@@ -36,6 +37,7 @@ final readonly class RunPack
         public array $readings,
         public array $aims,
         public array $tables,
+        public array $steps,
         public Collection $others,
         public array $taken,
     ) {

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Models\SessionBlock;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
 use App\Planning\SquadAims;
@@ -56,6 +57,9 @@ final class RunPackQuery
                 $day,
                 $coachId,
                 self::sizes($players->count(), $others->count()),
+            ),
+            steps: StepsQuery::of(
+                array_values($session->blocks->map(fn (SessionBlock $one): string => $one->drillVersion->slug ?? '')->all()),
             ),
             others: $others->values(),
             taken: array_values(Mark::query()->where('training_session_id', $session->id)->tap(Mark::standing(...))

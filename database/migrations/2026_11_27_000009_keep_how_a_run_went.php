@@ -7,7 +7,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** What a number was made of where more was seen; and of a run every stretch, with how long the clock stood still in it, and which blocks were skipped. */
+/**
+ * What a number was made of where more was seen; and of a run every stretch, with how long the clock stood still in it, and which blocks
+ * were skipped.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -128,7 +128,12 @@ final class MarksTest extends FeatureTestCase
     {
         $halves = ['kind' => 'halves', 'numbers' => [7, 5]];
         $mark = $this->mark($this->sessionId, $this->line, 1, ['value' => 12, 'parts' => $halves]);
-        $bad = fn (int $number, mixed $parts): array => $this->mark($this->sessionId, $this->line, $number, ['value' => 12, 'parts' => $parts]);
+        $bad = fn (int $number, mixed $parts): array => $this->mark(
+            $this->sessionId,
+            $this->line,
+            $number,
+            ['value' => 12, 'parts' => $parts],
+        );
         $this->send([
             $mark, $mark,
             $bad(2, ['kind' => 'halves', 'numbers' => [7, 6]]), $bad(3, 'x'), $bad(4, ['kind' => 'feet', 'numbers' => [1.5, 2]]),
@@ -165,6 +170,8 @@ final class MarksTest extends FeatureTestCase
             'itself superseded' => [['supersedesUuids' => ['00000000-0000-4000-8000-000000000001']], 'supersedes'],
             'a correction of something else' => [['supersedesUuids' => ['it']], 'supersedes'],
             'a reason too long' => [['reason' => str_repeat('x', 201)], 'reason'],
+            'a uuid that the database would refuse' => [['uuid' => '876fe6e3-35a7-8b4f-803a-f5a082c7df3f'], 'uuid'],
+            'a uuid of no version' => [['uuid' => '6d0a62ee-1a75-952c-6cb6-a75237a37a73'], 'uuid'],
             'a uuid in capitals' => [['uuid' => '00000000-0000-4000-8000-00000000000A'], 'uuid'],
             'a player in words' => [['playerId' => 'Amina'], 'not-found'],
         ];

@@ -103,9 +103,25 @@ final class RunTest extends FeatureTestCase
         $alone = $this->preview($this->plan([$this->drillBlock('drag-back-turn')]))->json('players.0');
         self::assertEqualsWithDelta(
             $alone['left'] + $alone['right'] + $alone['other'],
-            (float) DB::table('session_loads')->where('training_session_id', $sessionId)->where('player_id', $alone['playerId'])->value('touches'),
+            (float) DB::table('session_loads')->where(
+                ['training_session_id' => $sessionId, 'player_id' => $alone['playerId']],
+            )->value('touches'),
             2.0,
         );
+    }
+
+    public function test_one_step_harder_and_easier_are_those_of_the_drills_ladder(): void
+    {
+        $steps = fn (string $slug): array => $this->getJson("/api/v1/sessions/{$this->keptSession($slug)}/run")
+            ->assertOk()->json('blocks.0');
+        $names = fn (string $slug): string => $this->versionOf($slug)->name;
+        $first = $steps('drag-back-turn');
+        self::assertSame([null, $names('inside-cut-turn').' (another surface)'], [$first['easier'], $first['harder']]);
+        $middle = $steps('inside-cut-turn');
+        self::assertSame($names('drag-back-turn').' (the surface before)', $middle['easier']);
+        self::assertSame($names('turns-never-twice').' (a different one each time)', $middle['harder']);
+        $none = $steps('gate-pass');
+        self::assertSame([null, null], [$none['easier'], $none['harder']]);
     }
 
     public function test_nobody_coming_is_said_in_a_sentence(): void

@@ -28,6 +28,9 @@ final class WallsTest extends FeatureTestCase
     /** Anybody, signed in or not: the link or the password is what opens. */
     private const OPEN = 'open';
 
+    /** Whoever has the token of a session, and nobody for being signed in. */
+    private const BY_TOKEN = 'by token';
+
     /** Anybody signed in: about themselves, or the book, which belongs to no club. */
     private const OWN = 'own';
 
@@ -96,6 +99,9 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/sessions/{session}/holdings' => Ability::Plan,
         'GET api/v1/sessions/{session}/calendar' => Ability::View,
         'PUT api/v1/sessions/{session}/attendance' => Ability::Run,
+        'POST api/v1/feed' => self::BY_TOKEN,
+        'POST api/v1/sessions/{session}/feed' => Ability::Run,
+        'GET api/v1/sessions/{session}/feed' => Ability::Run,
         'GET api/v1/sessions/{session}/actual' => Ability::View,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,
@@ -116,6 +122,7 @@ final class WallsTest extends FeatureTestCase
         'sparrow:openapi' => 'reads the code alone',
         'sparrow:rebuild' => 'acts for one club at a time',
         'sparrow:table' => 'reads the book',
+        'sparrow:touch-feed' => 'writes what it is told, and reads nothing',
     ];
 
     private User $strangeLead;
@@ -196,7 +203,7 @@ final class WallsTest extends FeatureTestCase
             $answer = $this->callAs(null, $name);
             $rule === self::OPEN
                 ? self::assertContains($answer->status(), [200, 403, 404, 422], $name)
-                : $answer->assertStatus(401)->assertJsonPath('code', 'signed-out');
+                : $answer->assertStatus(401)->assertJsonPath('code', $rule === self::BY_TOKEN ? 'unknown-token' : 'signed-out');
         }
     }
 
@@ -222,6 +229,11 @@ final class WallsTest extends FeatureTestCase
                 continue;
             }
             $answer = $this->callAs($user, $name, $who);
+            if ($rule === self::BY_TOKEN) {
+                $answer->assertStatus(401);
+
+                continue;
+            }
             $status = $answer->status();
             $expected = match (true) {
                 ! $rule instanceof Ability => [200, 201, 204],

@@ -40,6 +40,14 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await page.getByRole('button', { name: 'Set again' }).tap();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/Right foot: Zigzag/);
 
+  // A step easier than planned, and back, by the drill's ladder.
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'Easier' }).tap();
+  await expect(page.getByText(/^Easier today .*\(slower\)\. Numbers are for the drill as it was planned\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'Easier', pressed: true }).tap();
+  await expect(page.getByText('Easier today')).toBeHidden();
+
   // One of a pair goes home, one only serves: two pairs and one who counts.
   await page.getByRole('button', { name: 'More' }).tap();
   await page.getByRole('button', { name: 'Who is here' }).tap();
@@ -78,6 +86,8 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await expect(owing).toContainText('still owed');
   await page.getByRole('button', { name: 'Let go' }).tap();
   await expect(page.getByText(/^2 numbers written down, \d+ let go\. None is owed\.$/)).toBeVisible();
+  // A run of seconds must not teach this coach's own times, which other tests read.
+  await page.getByLabel(/^Only tried it/).check();
   await page.getByRole('button', { name: 'Close the session' }).tap();
   await expect(page.getByText('The session is closed.')).toBeVisible();
 
@@ -109,6 +119,27 @@ test('numbers are tapped, taken in halves, ball by ball and good or not, and sta
   await expect(page.locator('.roll input').nth(1)).toHaveValue('1');
   await page.getByRole('button', { name: 'Done' }).tap();
   await expect(page.getByRole('button', { name: 'Numbers: all written' })).toBeVisible();
+
+  // A device counts in place of the thumb, and sends a line twice.
+  await page.getByRole('button', { name: /^Numbers/ }).tap();
+  await page.getByRole('button', { name: 'Tap', exact: true }).tap();
+  await page.getByRole('button', { name: 'Device', exact: true }).tap();
+  await page.getByRole('button', { name: 'Let a device count' }).tap();
+  const token = await page.locator('code').nth(1).innerText();
+  const pack = (await (await page.request.get(page.url().replace('/run/', '/api/v1/sessions/') + '/run')).json()) as { players: { id: number }[] };
+  const lines = Array.from({ length: 7 }, (_, i) => ({
+    id: crypto.randomUUID(),
+    playerId: pack.players[0]?.id,
+    at: new Date(Date.now() + 1000).toISOString(),
+    side: i % 2 ? 'L' : 'R',
+  }));
+  const body = [...lines, ...lines.slice(0, 2)].map((line) => JSON.stringify(line)).join('\n');
+  const sent = await page.request.post('/api/v1/feed', { headers: { Authorization: `Bearer ${token}` }, data: body });
+  expect(await sent.json()).toEqual({ accepted: 7, duplicates: 2, refused: [] });
+  await expect(page.getByRole('list', { name: 'What the device counted' })).toContainText('7 (3 left, 4 right, 0 unknown)');
+  await page.getByRole('button', { name: 'Write these down' }).tap();
+  await expect(page.locator('.roll input').nth(0)).toHaveValue('7');
+  await page.getByRole('button', { name: 'Done' }).tap();
 
   // The third of five balls hits; no, none of them did.
   const press = async (...keys: string[]) => {

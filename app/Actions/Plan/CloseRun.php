@@ -22,8 +22,9 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Keeps when a session was run, and what it leaves behind for the next plans once it is over: who was there, each player's
- * touches, strikes and headers as planned, who was with whom, who was in goal; and how long each
- * stretch took, of which setting up, explaining and changing over teach the coach's own times. All of it or nothing, and only once: said again, it stays the same. The past is not worked out anew.
+ * touches, strikes and headers as planned, who was with whom, who was in goal; and how long each stretch took, of which setting up,
+ * explaining and changing over teach the coach's own times. All of it or nothing, and only once: said again, it stays the same. The past
+ * is not worked out anew.
  *
  * @phpstan-type PartTime array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float, blockId?: string,
  *     expectedSeconds?: float, pausedSeconds?: float, frozenSeconds?: float}

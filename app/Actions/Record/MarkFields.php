@@ -12,12 +12,11 @@ use FleetSparrow\Core\Record\Bounds;
 use FleetSparrow\Core\Record\MarkParts;
 use FleetSparrow\Core\Record\MarkValue;
 use FleetSparrow\Core\Record\PartsKind;
+use FleetSparrow\Core\Shared\Uuid;
 
 /** Reads the single fields of a mark as a device sent it; what cannot be read is refused. */
 final class MarkFields
 {
-    private const UUID = '/\A[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}\z/';
-
     private const COUNTED_BY = ['coach', 'partner', 'self'];
 
     /** Of one mark: a choice between readings names each of them. */
@@ -107,7 +106,7 @@ final class MarkFields
 
     public static function isUuid(mixed $text): bool
     {
-        return is_string($text) && preg_match(self::UUID, $text) === 1;
+        return is_string($text) && Uuid::isOne($text);
     }
 
     /** A device's clock is its own: a time that cannot be read, or lies ahead, becomes now. */

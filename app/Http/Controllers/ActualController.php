@@ -18,7 +18,11 @@ use Illuminate\Support\Facades\Gate;
 #[Shape('SessionActual', ['plannedSeconds' => 'number', 'actualSeconds' => 'number', 'blocks' => 'BlockActual[]'])]
 class ActualController extends Controller
 {
-    #[Get('/sessions/{session}/actual', 'How a session went beside how it was planned; no blocks where its run kept no times.', answers: 'SessionActual')]
+    #[Get(
+        '/sessions/{session}/actual',
+        'How a session went beside how it was planned; no blocks where its run kept no times.',
+        answers: 'SessionActual',
+    )]
     public function __invoke(TrainingSession $session): JsonResponse
     {
         Gate::authorize('view', $session->squad);

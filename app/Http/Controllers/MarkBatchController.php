@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\Config;
 
 #[Shape('Mark', [
     'uuid' => 'string', 'playerId' => 'int', 'sessionId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number',
-    'isVoid?' => 'bool', 'isDisputed?' => 'bool',
-    'reason?' => 'string', 'parts?' => 'MarkParts?', 'countedBy?' => "'coach'|'partner'|'self'", 'recordedAt' => 'instant', 'supersedesUuids?' => 'string[]',
+    'isVoid?' => 'bool', 'isDisputed?' => 'bool', 'reason?' => 'string', 'parts?' => 'MarkParts?',
+    'countedBy?' => "'coach'|'partner'|'self'", 'recordedAt' => 'instant', 'supersedesUuids?' => 'string[]',
 ])]
 #[Shape('MarkParts', ['kind' => "'halves'|'feet'|'total'|'good-and-tried'", 'numbers' => 'int[]'])]
 #[Shape('MarkBatch', ['marks' => 'Mark[]'])]

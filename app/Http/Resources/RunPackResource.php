@@ -18,15 +18,17 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 
 /** The run pack: segments with durations, who works in each, which number is asked of whom, and what there is to beat. */
 #[Shape('Ask', [
-    'playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?', 'blockId' => 'string', 'side' => "'R'|'L'|'both'|'alternating'", 'set' => 'int',
+    'playerId' => 'int', 'lineKey' => 'string', 'item' => 'int?', 'blockId' => 'string',
+    'side' => "'R'|'L'|'both'|'alternating'", 'set' => 'int',
 ])]
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
 #[Shape('Call', [
     'atSeconds' => 'number', 'ballSeconds' => 'number', 'places' => 'string[]', 'number' => 'int?', 'asks' => 'string',
 ])]
 #[Shape('RunBlock', [
-    'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?', 'tempo' => 'string?',
-    'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
+    'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?',
+    'tempo' => 'string?',
+    'easier' => 'string?', 'harder' => 'string?', 'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
 ], extends: 'Together')]
 #[Shape('Taken', [
     'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',
@@ -108,6 +110,8 @@ final class RunPackResource
             'drill' => $version === null ? null : DrillResource::of($version, $pack->session->squad->length_unit),
             'dose' => $block->coreBlock()?->dose?->fields(),
             'tempo' => $version === null ? null : ($block->tempo ?? Tempo::Steady)->value,
+            'easier' => $pack->steps[$version->slug ?? '']['easier'] ?? null,
+            'harder' => $pack->steps[$version->slug ?? '']['harder'] ?? null,
             'calls' => self::calls($block, $worked, $pack->session->id),
             'callKind' => $version?->drill()->demands->calling?->kind->value,
         ] + EvaluationResource::together($worked);

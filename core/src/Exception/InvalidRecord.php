@@ -23,6 +23,11 @@ final class InvalidRecord extends InvalidArgumentException implements CoreExcept
         return new self('task.ball', 'ballSize', "A ball is of size 3, 4 or 5, not {$size}.");
     }
 
+    public static function feed(string $sentence): self
+    {
+        return new self('feed.line', 'line', $sentence);
+    }
+
     public static function parts(string $sentence): self
     {
         return new self('mark.parts', 'parts', $sentence);

@@ -21,6 +21,26 @@ enum Axis: string
     case Information = 'information';
     case Opposition = 'opposition';
 
+    /** The other way round: in which way the rung below is easier. */
+    public function easierWords(): string
+    {
+        return match ($this) {
+            self::Tempo => 'slower',
+            self::Space => 'more or less space',
+            self::Touches => 'more touches',
+            self::Foot => 'the better foot',
+            self::Surface => 'the surface before',
+            self::Air => 'less in the air',
+            self::Travel => 'on the spot',
+            self::Height => 'lower',
+            self::Variety => 'always the same',
+            self::Direction => 'the direction before',
+            self::Service => 'an easier service',
+            self::Information => 'less to look for',
+            self::Opposition => 'nobody in the way',
+        };
+    }
+
     public function words(): string
     {
         return match ($this) {

@@ -49,6 +49,22 @@ final readonly class Ladder
     }
 
     /**
+     * The rungs below and above a drill's.
+     *
+     * @return array{easier: Rung|null, here: Rung, harder: Rung|null}|null null where the drill is not on it
+     */
+    public function around(string $drill): ?array
+    {
+        foreach ($this->rungs as $i => $rung) {
+            if ($rung->drill === $drill) {
+                return ['easier' => $this->rungs[$i - 1] ?? null, 'here' => $rung, 'harder' => $this->rungs[$i + 1] ?? null];
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * The same with the criteria for an age.
      *
      * @param  array<string, Drill>  $drills  of its rungs, by slug

@@ -15,6 +15,9 @@ final readonly class BlockActual
     /** Of what a block is for, less than this share was done: it was skipped. This tool's own value. */
     private const SKIPPED_UNDER = 1.0 / 3.0;
 
+    /** What lies around that which a block is for. */
+    private const AROUND = [SegmentKind::SetUp, SegmentKind::Explain, SegmentKind::Rest, SegmentKind::Write, SegmentKind::Change];
+
     private const WORDS = [
         'set-up' => 'laying out', 'explain' => 'explaining', 'work' => 'the work', 'rest' => 'the rests', 'write' => 'writing down',
         'change' => 'changing over', 'water' => 'water', 'talk' => 'talking', 'game' => 'the game', 'paused' => 'pauses',
@@ -43,7 +46,7 @@ final readonly class BlockActual
             $overBy[$one->kind->value] = ($overBy[$one->kind->value] ?? 0.0) + $one->actualSeconds - $one->expectedSeconds;
             $overBy['paused'] += $one->pausedSeconds;
             $overBy['frozen'] += $one->frozenSeconds;
-            if (! in_array($one->kind, [SegmentKind::SetUp, SegmentKind::Explain, SegmentKind::Rest, SegmentKind::Write, SegmentKind::Change], true)) {
+            if (! in_array($one->kind, self::AROUND, true)) {
                 $meant += $one->expectedSeconds;
                 $done += min($one->actualSeconds, $one->expectedSeconds);
             }

@@ -16,9 +16,9 @@ final class PlanAgainstActualTest extends TestCase
     /** @return iterable<string, array{list<StretchTime>, string, float}> stretches, words, seconds over */
     public static function blocks(): iterable
     {
-        $block = fn (SegmentKind $kind, float $planned, float $took, float $paused = 0.0, float $frozen = 0.0): StretchTime => new StretchTime(
-            'b', $kind, $planned, $took, $paused, $frozen,
-        );
+        $block = static function (SegmentKind $kind, float $planned, float $took, float $paused = 0.0, float $frozen = 0.0): StretchTime {
+            return new StretchTime('b', $kind, $planned, $took, $paused, $frozen);
+        };
         $work = fn (float $took, float $paused = 0.0, float $frozen = 0.0): StretchTime => $block(
             SegmentKind::Work, 60.0, $took, $paused, $frozen,
         );

@@ -43,7 +43,8 @@ final class SeatingTest extends TestCase
                 self::assertSame(range(1, count($present)), array_keys($seated));
                 self::assertEqualsCanonicalizing($present, $seated);
                 $whole = array_filter($before, fn (array $group): bool => count($group) === $size && array_intersect($group, $gone) === []);
-                foreach (array_slice($whole, 0, count(array_filter($places, fn (array $place): bool => count($place) === $size))) as $group) {
+                $asLarge = count(array_filter($places, fn (array $place): bool => count($place) === $size));
+                foreach (array_slice($whole, 0, $asLarge) as $group) {
                     $at = array_map(fn (int $player): int => intdiv((int) array_search($player, $seated, true) - 1, $size), $group);
                     self::assertCount(1, array_unique($at), 'a whole group is broken though a place of its size is free');
                 }

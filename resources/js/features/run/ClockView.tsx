@@ -55,6 +55,12 @@ export function ClockView(props: ClockViewProps) {
       {reading.state === 'paused' && <p className="warn">Paused.</p>}
       {reading.state === 'frozen' && <p className="warn">Frozen to coach. The clock stands still.</p>}
       {reading.isHeld && <p className="warn">Ends on a good one: three more at most, then press next.</p>}
+      {block && clock.steps[block.id] && (
+        <p>
+          <strong>{clock.steps[block.id] === 'harder' ? 'Harder today' : 'Easier today'}</strong> {block[clock.steps[block.id] ?? 'harder']}. Numbers are for
+          the drill as it was planned.
+        </p>
+      )}
       <Doubt doubtMs={clock.doubtMs} settle={clock.settle} />
       {block && block.calls.length > 0 && (
         <div className="acts-line">

@@ -73,7 +73,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
       <Greeting rows={rows} />
       <div className="thumb">
         <div style={{ gridColumn: '1 / -1' }}>
-          <Panel way={shown} roll={roll} block={block} />
+          <Panel way={shown} roll={roll} block={block} sessionId={pack.session.id} />
         </div>
         <div className="roll-acts">
           <Button disabled={place <= 0} onClick={() => onSwitch(asking[place - 1] ?? at)} aria-label="Set before">
@@ -92,10 +92,10 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
   );
 }
 
-function Panel({ way, roll, block }: { way: Way; roll: Roll; block: RunBlock | undefined }) {
+function Panel({ way, roll, block, sessionId }: { way: Way; roll: Roll; block: RunBlock | undefined; sessionId: number }) {
   const row = roll.rows[roll.here];
   if (!row) return null;
-  if (way === 'tap') return <TapPanel key={askName(row.ask)} roll={roll} />;
+  if (way === 'tap') return <TapPanel key={askName(row.ask)} roll={roll} sessionId={sessionId} />;
   if (way === 'watch') return <WatchPanel roll={roll} />;
   if (way === 'shots' || way === 'quota')
     return <BallPanel key={askName(row.ask)} roll={roll} isQuota={way === 'quota'} balls={block?.dose?.kind === 'tries' ? block.dose.balls : null} />;

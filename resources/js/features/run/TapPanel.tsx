@@ -1,10 +1,12 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { DeviceCounts } from './DeviceCounts';
 import { counted, tallyOf, type Tap } from './tally';
 import type { Roll } from './useRoll';
 
 /** Counting by tapping, for one to four players at once: left and right apart, a drop ends the run and the total goes on. */
-export function TapPanel({ roll }: { roll: Roll }) {
+export function TapPanel({ roll, sessionId }: { roll: Roll; sessionId: number }) {
+  const [isDevice, setDevice] = useState(false);
   const [many, setMany] = useState(1);
   const [taps, setTaps] = useState<Record<number, Tap[]>>({});
   const rows = roll.rows.slice(roll.here, roll.here + many);
@@ -21,51 +23,68 @@ export function TapPanel({ roll }: { roll: Roll }) {
     <div className="tight">
       <div className="ways" role="group" aria-label="How many at once">
         {[1, 2, 3, 4].map((one) => (
-          <button key={one} type="button" aria-pressed={one === many} onClick={() => setMany(one)}>
+          <button
+            key={one}
+            type="button"
+            aria-pressed={!isDevice && one === many}
+            onClick={() => {
+              setDevice(false);
+              setMany(one);
+            }}
+          >
             {one}
           </button>
         ))}
+        <button type="button" aria-pressed={isDevice} onClick={() => setDevice(true)}>
+          Device
+        </button>
       </div>
-      <ul className="taps" data-many={many > 1 ? 'yes' : 'no'}>
-        {rows.map((row, i) => {
-          const { right, left, run, longest } = counted(taps[i] ?? []);
-          const foot = row.line.side;
-          return (
-            <li key={row.name}>
-              <p className="spread">
-                <strong>{row.name}</strong>
-                <span role="status">
-                  <span className="num">{isRun ? run : right + left}</span>{' '}
-                  {isRun ? `now, best ${longest}, ${right + left} in all` : right > 0 && left > 0 ? `${left} left, ${right} right` : ''}
-                </span>
-              </p>
-              <div className="tap-keys">
-                {foot !== 'R' && (
-                  <Button className="left" onClick={() => add(i, 'L')} aria-label={`${row.name}: left`}>
-                    {foot === 'L' ? '+1' : 'L'}
-                  </Button>
-                )}
-                {foot !== 'L' && (
-                  <Button className="right" onClick={() => add(i, 'R')} aria-label={`${row.name}: right`}>
-                    {foot === 'R' ? '+1' : 'R'}
-                  </Button>
-                )}
-                {isRun && (
-                  <Button onClick={() => add(i, 'drop')} aria-label={`${row.name}: dropped`}>
-                    drop
-                  </Button>
-                )}
-                <Button disabled={(taps[i] ?? []).length === 0} onClick={() => undo(i)} aria-label={`${row.name}: take one back`}>
-                  ⌫
-                </Button>
-              </div>
-            </li>
-          );
-        })}
-      </ul>
-      <Button variant="contained" style={{ minHeight: 64 }} onClick={finish}>
-        Write down, next
-      </Button>
+      {isDevice ? (
+        <DeviceCounts roll={roll} sessionId={sessionId} />
+      ) : (
+        <>
+          <ul className="taps" data-many={many > 1 ? 'yes' : 'no'}>
+            {rows.map((row, i) => {
+              const { right, left, run, longest } = counted(taps[i] ?? []);
+              const foot = row.line.side;
+              return (
+                <li key={row.name}>
+                  <p className="spread">
+                    <strong>{row.name}</strong>
+                    <span role="status">
+                      <span className="num">{isRun ? run : right + left}</span>{' '}
+                      {isRun ? `now, best ${longest}, ${right + left} in all` : right > 0 && left > 0 ? `${left} left, ${right} right` : ''}
+                    </span>
+                  </p>
+                  <div className="tap-keys">
+                    {foot !== 'R' && (
+                      <Button className="left" onClick={() => add(i, 'L')} aria-label={`${row.name}: left`}>
+                        {foot === 'L' ? '+1' : 'L'}
+                      </Button>
+                    )}
+                    {foot !== 'L' && (
+                      <Button className="right" onClick={() => add(i, 'R')} aria-label={`${row.name}: right`}>
+                        {foot === 'R' ? '+1' : 'R'}
+                      </Button>
+                    )}
+                    {isRun && (
+                      <Button onClick={() => add(i, 'drop')} aria-label={`${row.name}: dropped`}>
+                        drop
+                      </Button>
+                    )}
+                    <Button disabled={(taps[i] ?? []).length === 0} onClick={() => undo(i)} aria-label={`${row.name}: take one back`}>
+                      ⌫
+                    </Button>
+                  </div>
+                </li>
+              );
+            })}
+          </ul>
+          <Button variant="contained" style={{ minHeight: 64 }} onClick={finish}>
+            Write down, next
+          </Button>
+        </>
+      )}
     </div>
   );
 }

@@ -119,6 +119,19 @@ function More({ pack, clock, signals: [signals, setSignals], segment, block, onA
       <Button className="half" disabled={!block?.drill} onClick={() => block && onAside('ground', block.id)}>
         The ground
       </Button>
+      {(['easier', 'harder'] as const).map(
+        (way) =>
+          block?.[way] && (
+            <Button
+              key={way}
+              className={block.easier && block.harder ? 'half' : 'whole'}
+              aria-pressed={clock.steps[block.id] === way}
+              onClick={then(() => clock.step(block.id, way))}
+            >
+              {way === 'easier' ? 'Easier' : 'Harder'}
+            </Button>
+          ),
+      )}
       <Button className={block?.drill?.organisation.card ? 'half' : 'whole'} onClick={() => onAside('here', 'yes')}>
         Who is here
       </Button>

@@ -8,6 +8,8 @@ export interface KeptState {
   presses: Press[];
   /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
   links?: Record<string, number>;
+  /** Block id → made harder or easier for today. */
+  steps?: Record<string, 'harder' | 'easier'>;
   /** Block id → what was called in it. */
   calls?: Record<string, CallLog>;
   /** Names of asks that nobody is asked for again. */

@@ -24,6 +24,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const [seated, setSeated] = useState(first.seated);
   const [presses, setPresses] = useState(first.presses);
   const [links, setLinks] = useState(first.links ?? {});
+  const [steps, setSteps] = useState(first.steps ?? {});
   const [calls, setCalls] = useState(first.calls ?? {});
   const [waived, setWaived] = useState(first.waived ?? []);
   const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
@@ -36,7 +37,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useBeat(now);
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, presses, links, waived, calls, offsetMs, ...(seated && { seated }), ...more };
+    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(['kept-run', sessionId], state);
   };
@@ -51,6 +52,13 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     const next = { ...links, [blockId]: count };
     setLinks(next);
     keep({ links: next }, offsetOf(time));
+  };
+  /** Harder or easier for today; the same once more is as it was planned. */
+  const step = (blockId: string, way: 'harder' | 'easier') => {
+    const { [blockId]: now, ...others } = steps;
+    const next = now === way ? others : { ...others, [blockId]: way };
+    setSteps(next);
+    keep({ steps: next }, offsetOf(time));
   };
   const keepCalls = (blockId: string, log: CallLog) => {
     const next = { ...calls, [blockId]: log };
@@ -115,6 +123,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     waive,
     calls,
     keepCalls,
+    steps,
+    step,
   };
 }
 export type Clock = ReturnType<typeof useClock>;

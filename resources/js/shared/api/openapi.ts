@@ -264,6 +264,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What devices counted from one instant up to another, by player: ?from=…&to=…, or of all of it. */
+        get: operations["getSessionsSessionFeed"];
+        put?: never;
+        /** Leave for a device to send touches of this session for twelve hours; the token is told once. */
+        post: operations["postSessionsSessionFeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Touches, one object a line (fleet-sparrow/touch-feed), with "Authorization: Bearer" and the token of a session. */
+        post: operations["postFeed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/club/invitations": {
         parameters: {
             query?: never;
@@ -938,6 +973,42 @@ export interface components {
         };
         DrillSharing: {
             isShared: boolean;
+        };
+        FeedLine: {
+            id: string;
+            playerId: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string|null} */
+            side?: "R" | "L" | null;
+            /** @enum {string|null} */
+            surface?: "in" | "out" | "sole" | "lace" | "toe" | "heel" | "thigh" | "chest" | "shoulder" | "head" | null;
+        };
+        FeedRefusal: {
+            line: number;
+            message: string;
+        };
+        FeedTaken: {
+            accepted: number;
+            duplicates: number;
+            refused: components["schemas"]["FeedRefusal"][];
+        };
+        FeedLeave: {
+            token: string;
+            path: string;
+            /** Format: date-time */
+            expiresAt: string;
+        };
+        FeedCount: {
+            playerId: number;
+            left: number;
+            right: number;
+            unknown: number;
+            /** Format: date-time */
+            lastAt: string;
+        };
+        FeedCounts: {
+            players: components["schemas"]["FeedCount"][];
         };
         LastNumber: {
             playerId: number;
@@ -1931,6 +2002,8 @@ export interface components {
             drill: components["schemas"]["Drill"] | null;
             dose: components["schemas"]["Dose"] | null;
             tempo: string | null;
+            easier: string | null;
+            harder: string | null;
             calls: components["schemas"]["Call"][];
             /** @enum {string|null} */
             callKind: "colour" | "number" | "side" | "name" | "movement" | null;
@@ -2810,6 +2883,101 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSessionsSessionFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What devices counted from one instant up to another, by player: ?from=…&to=…, or of all of it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedCounts"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSessionsSessionFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Leave for a device to send touches of this session for twelve hours; the token is told once. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedLeave"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedLine"];
+            };
+        };
+        responses: {
+            /** @description Touches, one object a line (fleet-sparrow/touch-feed), with "Authorization: Bearer" and the token of a session. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedTaken"];
+                };
             };
             /** @description What went wrong, in one sentence. */
             default: {

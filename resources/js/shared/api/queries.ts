@@ -7,6 +7,8 @@ import {
   drill,
   evaluation,
   holdings,
+  feedCounts,
+  feedLeave,
   markResults,
   me,
   player,
@@ -107,6 +109,17 @@ export interface PlayerFields {
 }
 export const addPlayer = (squadId: number, body: PlayerFields) => callApi(`/squads/${squadId}/players`, player, { method: 'POST', body });
 export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/players/${playerId}`, player, { method: 'PUT', body });
+
+/** Leave for a device to count in this session. */
+export const openFeed = (sessionId: number) => callApi(`/sessions/${sessionId}/feed`, feedLeave, { method: 'POST', body: {} });
+/** What devices counted since an instant, asked for again and again. */
+export const feedQuery = (sessionId: number, from: string) =>
+  queryOptions({
+    queryKey: ['session', sessionId, 'feed', from],
+    queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/feed?from=${from}`, feedCounts, signal),
+    refetchInterval: 1_500,
+    gcTime: 0,
+  });
 
 /** A mark as it leaves the device. */
 export type MarkToSend = components['schemas']['Mark'];

@@ -395,6 +395,9 @@ const runBlock = together.extend({
   drill: drill.nullable(),
   dose: dose.nullable(),
   tempo: z.string().nullable(),
+  /** One step on the drill's ladder, in words. */
+  easier: z.string().nullable().default(null),
+  harder: z.string().nullable().default(null),
   /** Of the reaction game, by seconds of the block's work. */
   calls: z
     .array(z.object({ atSeconds: z.number(), ballSeconds: z.number(), places: z.array(z.string()), number: z.number().nullable(), asks: z.string() }))
@@ -436,6 +439,12 @@ export const sessionActual = z.object({
   plannedSeconds: z.number(),
   actualSeconds: z.number(),
   blocks: z.array(z.object({ blockId: z.string(), plannedSeconds: z.number(), actualSeconds: z.number(), wasSkipped: z.boolean(), words: z.string() })),
+});
+
+export const feedLeave = z.object({ token: z.string(), path: z.string(), expiresAt: z.string() });
+/** What devices counted, by player. */
+export const feedCounts = z.object({
+  players: z.array(z.object({ playerId: z.number(), left: z.number(), right: z.number(), unknown: z.number(), lastAt: z.string() })),
 });
 
 export const markResults = z.object({
