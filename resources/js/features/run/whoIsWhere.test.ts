@@ -38,6 +38,24 @@ describe('who is where', () => {
     expect(said(pack, 1)[0]).toBe('1 Bo works; Amina rests');
   });
 
+  test('those to come are named in the order of their goes, and not all of many', () => {
+    const turn = (one: number) =>
+      stretch(
+        'work',
+        [1, 2, 3, 4].map((id) => seat(id, id === one ? 'works' : 'rests')),
+      );
+    const one = [{ workers: [1, 2, 3, 4], servers: [], isHelped: false }];
+    expect(said(packOf([turn(2), turn(3), turn(4), turn(1), turn(2)], one), 0)).toEqual(['Bo, then Chiara, Dag and Amina']);
+    const many = Array.from({ length: 9 }, (_, i) => i + 1);
+    const of = (at: number) =>
+      stretch(
+        'work',
+        many.map((id) => seat(id, id === at ? 'works' : 'rests')),
+      );
+    const pack = packOf([...many.map(of), ...many.map(of)], [{ workers: many, servers: [], isHelped: false }]);
+    expect(said(pack, 1)).toEqual(['Bo, then Chiara, Dag, 5 and 5 more']);
+  });
+
   test('who belongs to no group is named after them', () => {
     const work = stretch('work', [seat(1, 'works'), seat(2, 'works'), seat(3, 'works'), seat(4, 'counts')]);
     expect(

@@ -57,7 +57,7 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
     doing:
       inTurnOrDoing(
         seats.filter(({ playerId }) => group.workers.includes(playerId) || group.servers.includes(playerId)),
-        (id) => pack.segments.slice(pack.segments.indexOf(shown) + 1).some((later) => later.blockId === shown.blockId && isAtWork(later.seats, id)),
+        (id) => nextGo(pack, shown, id),
         names,
       ) + (group.isHelped ? '; a helper serves' : ''),
   }));
@@ -66,10 +66,21 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
 
 const isAtWork = (seats: Seat[], id: number): boolean => seats.some((seat) => seat.playerId === id && eagerness(seat) === 0);
 
-/** "Amina, then Elif" where whoever rests or waits has a go to come; else what each does. */
-function inTurnOrDoing(seats: Seat[], hasMore: (id: number) => boolean, names: (id: number) => string): string {
+/** The stretch of somebody's next go in the block, by its place in the session; -1 where there is none. */
+function nextGo(pack: RunPack, shown: RunPack['segments'][number], id: number): number {
+  const from = pack.segments.indexOf(shown) + 1;
+  return pack.segments.findIndex((later, i) => i >= from && later.blockId === shown.blockId && isAtWork(later.seats, id));
+}
+
+/** As many as are named one by one; of more, how many. */
+const named = 4;
+
+/** "Amina, then Elif" where whoever rests or waits has a go to come, in the order of their goes; else what each does. */
+function inTurnOrDoing(seats: Seat[], goOf: (id: number) => number, names: (id: number) => string): string {
   const [at, still] = [seats.filter((seat) => eagerness(seat) === 0), seats.filter((seat) => eagerness(seat) === 2)];
   const isInTurn = at.length > 0 && still.length > 0 && at.length + still.length === seats.length;
-  if (!isInTurn || at.some((seat) => seat.isExtra) || !still.every((seat) => hasMore(seat.playerId))) return doingOf(seats, names);
-  return `${listed(at.map((seat) => names(seat.playerId)))}, then ${listed(still.map((seat) => names(seat.playerId)))}`;
+  if (!isInTurn || at.some((seat) => seat.isExtra) || !still.every((seat) => goOf(seat.playerId) >= 0)) return doingOf(seats, names);
+  const next = still.map((seat) => seat.playerId).toSorted((a, b) => goOf(a) - goOf(b));
+  const then = next.length > named ? [...next.slice(0, named - 1).map(names), `${next.length - named + 1} more`] : next.map(names);
+  return `${listed(at.map((seat) => names(seat.playerId)))}, then ${listed(then)}`;
 }
