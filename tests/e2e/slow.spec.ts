@@ -39,7 +39,7 @@ test('@slow two minutes out of sight: no cue is later than a quarter of a second
 test('@slow four hundred numbers, the page loaded anew, the browser killed, sent twice and from two devices: each once', async ({ baseURL }) => {
   test.setTimeout(900_000);
   const home = mkdtempSync(join(tmpdir(), 'sparrow-profile-'));
-  const open = (): Promise<BrowserContext> => chromium.launchPersistentContext(home, { ...launchOptions, baseURL: baseURL ?? '' });
+  const open = (): Promise<BrowserContext> => chromium.launchPersistentContext(home, { ...launchOptions, baseURL: baseURL ?? '', serviceWorkers: 'allow' });
   const kill = () => {
     // Every process of this profile, in the midst of whatever it does.
     const pids = execFileSync('pgrep', ['-f', `user-data-dir=${home}`])

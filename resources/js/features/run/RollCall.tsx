@@ -95,7 +95,7 @@ export function RollCall({ pack, at, entries, onEnter, onSwitch, onClose, readin
 function Panel({ way, roll, block, sessionId }: { way: Way; roll: Roll; block: RunBlock | undefined; sessionId: number }) {
   const row = roll.rows[roll.here];
   if (!row) return null;
-  if (way === 'tap') return <TapPanel key={askName(row.ask)} roll={roll} sessionId={sessionId} />;
+  if (way === 'tap') return <TapPanel roll={roll} sessionId={sessionId} />;
   if (way === 'watch') return <WatchPanel roll={roll} />;
   if (way === 'shots' || way === 'quota')
     return <BallPanel key={askName(row.ask)} roll={roll} isQuota={way === 'quota'} balls={block?.dose?.kind === 'tries' ? block.dose.balls : null} />;
@@ -134,7 +134,7 @@ function VoidReasons({ row, onReason }: { row: Row; onReason: (reason: string) =
 
 /** A new best is said, briefly. */
 function Greeting({ rows }: { rows: Row[] }) {
-  const best = rows.filter((row) => row.verdict === 'record' && !row.wasHad).map((row) => `${row.name} ${mark(Number(row.text) || 0, row.line.step)}`);
+  const best = rows.filter((row) => row.verdict === 'record' && !row.wasHad).map((row) => `${row.name} ${mark(row.value ?? 0, row.line.step)}`);
   return (
     <p className="greeting" role="status">
       {best.length > 0 && `Own record: ${best.join(', ')}`}

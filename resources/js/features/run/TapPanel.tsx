@@ -2,20 +2,23 @@ import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { DeviceCounts } from './DeviceCounts';
 import { counted, tallyOf, type Tap } from './tally';
-import type { Roll } from './useRoll';
+import { askName } from './rollCalls';
+import type { Roll, Row } from './useRoll';
 
 /** Counting by tapping, for one to four players at once: left and right apart, a drop ends the run and the total goes on. */
 export function TapPanel({ roll, sessionId }: { roll: Roll; sessionId: number }) {
   const [isDevice, setDevice] = useState(false);
   const [many, setMany] = useState(1);
-  const [taps, setTaps] = useState<Record<number, Tap[]>>({});
+  // By whom they were counted for: another name may come into hand meanwhile.
+  const [taps, setTaps] = useState<Record<string, Tap[]>>({});
   const rows = roll.rows.slice(roll.here, roll.here + many);
-  const add = (i: number, tap: Tap) => setTaps((before) => ({ ...before, [i]: [...(before[i] ?? []), tap] }));
-  const undo = (i: number) => setTaps((before) => ({ ...before, [i]: (before[i] ?? []).slice(0, -1) }));
+  const of = (row: Row) => taps[askName(row.ask)] ?? [];
+  const add = (row: Row, tap: Tap) => setTaps((before) => ({ ...before, [askName(row.ask)]: [...(before[askName(row.ask)] ?? []), tap] }));
+  const undo = (row: Row) => setTaps((before) => ({ ...before, [askName(row.ask)]: (before[askName(row.ask)] ?? []).slice(0, -1) }));
   const isRun = rows[0]?.line.kind === 'longest-run';
   const finish = () => {
     rows.forEach((row, i) => {
-      if ((taps[i] ?? []).length > 0) roll.put(roll.here + i, tallyOf(row.line.kind, taps[i] ?? []));
+      if (of(row).length > 0) roll.put(roll.here + i, tallyOf(row.line.kind, of(row)));
     });
     roll.go(roll.here + rows.length);
   };
@@ -44,8 +47,8 @@ export function TapPanel({ roll, sessionId }: { roll: Roll; sessionId: number })
       ) : (
         <>
           <ul className="taps" data-many={many > 1 ? 'yes' : 'no'}>
-            {rows.map((row, i) => {
-              const { right, left, run, longest } = counted(taps[i] ?? []);
+            {rows.map((row) => {
+              const { right, left, run, longest } = counted(of(row));
               const foot = row.line.side;
               return (
                 <li key={row.name}>
@@ -58,21 +61,21 @@ export function TapPanel({ roll, sessionId }: { roll: Roll; sessionId: number })
                   </p>
                   <div className="tap-keys">
                     {foot !== 'R' && (
-                      <Button className="left" onClick={() => add(i, 'L')} aria-label={`${row.name}: left`}>
+                      <Button className="left" onClick={() => add(row, 'L')} aria-label={`${row.name}: left`}>
                         {foot === 'L' ? '+1' : 'L'}
                       </Button>
                     )}
                     {foot !== 'L' && (
-                      <Button className="right" onClick={() => add(i, 'R')} aria-label={`${row.name}: right`}>
+                      <Button className="right" onClick={() => add(row, 'R')} aria-label={`${row.name}: right`}>
                         {foot === 'R' ? '+1' : 'R'}
                       </Button>
                     )}
                     {isRun && (
-                      <Button onClick={() => add(i, 'drop')} aria-label={`${row.name}: dropped`}>
+                      <Button onClick={() => add(row, 'drop')} aria-label={`${row.name}: dropped`}>
                         drop
                       </Button>
                     )}
-                    <Button disabled={(taps[i] ?? []).length === 0} onClick={() => undo(i)} aria-label={`${row.name}: take one back`}>
+                    <Button disabled={of(row).length === 0} onClick={() => undo(row)} aria-label={`${row.name}: take one back`}>
                       ⌫
                     </Button>
                   </div>

@@ -93,8 +93,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length === 0) void keepRunState(sessionId, { pack: firstPack, presses: [] });
-  }, [sessionId, firstPack, first.presses.length]);
+    if (first.presses.length === 0 && !seated) void keepRunState(sessionId, { pack: firstPack, presses: [] });
+  }, [sessionId, firstPack, first.presses.length, seated]);
 
   const finish = () => {
     const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);

@@ -18,6 +18,8 @@ export interface Row {
   line: RecordLine;
   name: string;
   text: string;
+  /** As it was written down; undefined while it was not. */
+  value: number | undefined;
   fault: string;
   toBeat: number | undefined;
   verdict: BestCheck | undefined;
@@ -47,6 +49,7 @@ export function useRoll({ pack, at, entries, onEnter }: RollProps) {
       ask,
       line,
       name: part && pack.segments[at]?.item == null ? `${player.name}, ${part}` : player.name,
+      value: entry?.value,
       text: texts[askName(ask)] ?? (entry ? textOf(entry, line.step) : ''),
       fault: faults[askName(ask)] || (entry?.refusal ?? ''),
       toBeat: pack.standings[ask.playerId]?.[ask.lineKey]?.target?.value,
