@@ -357,7 +357,8 @@ class DemoSeeder extends Seeder
                 $parts[] = [
                     'segmentId' => $segment->id,
                     'part' => $segment->kind->value,
-                    'plannedSeconds' => round($planned, 1),
+                    // Only what a coach is judged by teaches anything.
+                    'plannedSeconds' => round($segment->plainSeconds ?? 0.0, 1),
                     'actualSeconds' => round($planned * $stretch, 1),
                     'blockId' => $block->blockId,
                     'expectedSeconds' => round($segment->seconds, 1),

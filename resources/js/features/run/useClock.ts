@@ -166,7 +166,8 @@ export function partTimes(pack: RunPack, presses: Press[], nowMs: number): PartT
       segmentId: id,
       blockId,
       part: kind,
-      plannedSeconds: plainSeconds ?? seconds,
+      // What is left over of a helper's laying out, and what nobody is judged by, teaches nothing.
+      plannedSeconds: plainSeconds ?? 0,
       expectedSeconds: seconds,
       actualSeconds: ms / 1000,
       pausedSeconds: pausedMs / 1000,
