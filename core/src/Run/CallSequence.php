@@ -14,6 +14,7 @@ use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\Place;
 use FleetSparrow\Core\Layout\PlaceRole;
 use FleetSparrow\Core\Layout\Point;
+use FleetSparrow\Core\Shared\Draw;
 
 /**
  * The calls of a drill, the same for the same seed: so that a sequence can be run again, and a second phone can show the board without
@@ -128,9 +129,8 @@ final readonly class CallSequence
         return $among[(int) floor($this->share($what) * count($among))];
     }
 
-    /** From 0 up to 1, the same for the same seed and occasion. */
     private function share(string $what): float
     {
-        return (float) hexdec(substr(hash('md5', "{$this->seed} {$what}"), 0, 8)) / 2 ** 32;
+        return Draw::share($this->seed, $what);
     }
 }

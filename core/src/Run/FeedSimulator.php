@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Run;
 
+use FleetSparrow\Core\Shared\Draw;
 use FleetSparrow\Core\Shared\Foot;
 use FleetSparrow\Core\Shared\Uuid;
 use FleetSparrow\Core\Touch\Contact;
@@ -92,6 +93,6 @@ final readonly class FeedSimulator
 
     private function share(string $what): float
     {
-        return (float) hexdec(substr(hash('md5', "{$this->seed} {$what}"), 0, 8)) / 2 ** 32;
+        return Draw::share($this->seed, $what);
     }
 }

@@ -1,5 +1,5 @@
 import type { Drawing, RunPack } from '../../shared/api/schemas';
-import { doingWords, spellAt, spellsOf, type Seat, type Spell } from '../../shared/lib/seats';
+import { doingWords, isAtBall, isService, spellAt, spellsOf, type Seat, type Spell } from '../../shared/lib/seats';
 import { whereAt } from '../../shared/lib/walk';
 import type { Shares } from '../../shared/ui/ShareBars';
 
@@ -20,7 +20,7 @@ export function sharesUpTo(spells: Spell[], playerIds: number[], seconds: number
       if (!share) continue;
       share.ballSeconds += seat.ball * gone;
       share.waitingSeconds += seat.wait * gone;
-      if (seat.role === 'serves' || seat.role === 'counts') share.servingSeconds += (1 - seat.wait) * gone;
+      if (isService(seat.role)) share.servingSeconds += (1 - seat.wait) * gone;
     }
   }
   return [...shares.values()];
@@ -70,8 +70,8 @@ export interface Dot extends PointInMetres {
 
 export function signOf(seat: Seat): Sign {
   if (seat.wait > 0.5) return 'waiting';
-  if (['works', 'plays', 'keeps-goal'].includes(seat.role)) return 'at the ball';
-  return seat.role === 'serves' || seat.role === 'counts' ? 'serving' : doingWords(seat)[0] === 'waits' ? 'waiting' : 'resting';
+  if (isAtBall(seat.role)) return 'at the ball';
+  return isService(seat.role) ? 'serving' : doingWords(seat)[0] === 'waits' ? 'waiting' : 'resting';
 }
 
 /** Where everybody of a place stands: who is at the ball goes along its way, the others stand in line before the start. */

@@ -16,7 +16,7 @@ import { Over } from './Over';
 import { RollCall } from './RollCall';
 import { SentLine } from './SentLine';
 import { Aside, ServerCard } from './ServerCard';
-import { useCues, useSignals, useWakeLock } from './signals';
+import { readySound, useCues, useSignals, useWakeLock } from './signals';
 import { useClock } from './useClock';
 import { WhoIsHere } from './WhoIsHere';
 import { useEntries, useRunState } from './useRun';
@@ -65,7 +65,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   const segment = pack.segments[reading.index];
   const number = pack.blocks.findIndex((block) => block.id === segment?.blockId) + 1;
   return (
-    <div className="run">
+    // After the page was loaded anew nobody presses Start: whatever is pressed gives the sound back.
+    <div className="run" onPointerDown={readySound} onKeyDown={readySound}>
       <div className="top">
         <strong>{number > 0 ? `Block ${number} of ${pack.blocks.length}` : 'The end'}</strong>
         <HeldLine />

@@ -1,6 +1,6 @@
 import { seating } from '../../kernel/seating';
 import type { Player, RunPack } from '../../shared/api/schemas';
-import type { Seat } from '../../shared/lib/seats';
+import { isAtBall, type Seat } from '../../shared/lib/seats';
 import type { Ask } from './rollCalls';
 import type { RunBlock, RunSegment } from './words';
 
@@ -89,12 +89,10 @@ function together(block: RunBlock, table: Table, names: Names): RunBlock {
   };
 }
 
-const activeRoles = ['works', 'plays', 'keeps-goal'];
-
 function seatOf(playerId: number, code: string): Seat {
   const role = code.replace(/[~+]/g, '');
   const isIdle = code.includes('~') || ['waits', 'changes-over', 'lays-out', 'writes-down'].includes(role);
-  return { playerId, role, slot: 0, ball: activeRoles.includes(role) && !isIdle ? 1 : 0, wait: isIdle ? 1 : 0, isExtra: code.includes('+') };
+  return { playerId, role, slot: 0, ball: isAtBall(role) && !isIdle ? 1 : 0, wait: isIdle ? 1 : 0, isExtra: code.includes('+') };
 }
 
 function fill({ places, asks, ...segment }: TableSegment, names: Names, { serving }: Roster, foot: (id: number) => string, times: number): RunSegment {
@@ -105,7 +103,7 @@ function fill({ places, asks, ...segment }: TableSegment, names: Names, { servin
     leftTouches: 0,
     rightTouches: 0,
     seats: seats.length === 0 ? [] : [...seats, ...serving.map((playerId) => seatOf(playerId, 'counts'))],
-    working: seats.filter((seat) => activeRoles.includes(seat.role)).map((seat) => seat.playerId),
+    working: seats.filter((seat) => isAtBall(seat.role)).map((seat) => seat.playerId),
     stations: segment.stations.map((station) => ({ ...station, playerIds: named(names, station.playerIds) })),
     asks: asks.flatMap(({ place, byFoot, ...ask }): Ask[] => {
       const playerId = names[place];

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { note, noted } from '../../shared/lib/deviceNotes';
 import type { Cue, Tone } from './cues';
 
@@ -28,9 +28,17 @@ let audio: AudioContext | undefined;
 
 /** Must be called from a press: browsers give sound only after one. */
 export function readySound(): void {
-  audio ??= new AudioContext();
+  if (!audio) {
+    audio = new AudioContext();
+    listeners.forEach((tell) => tell());
+  }
   void audio.resume();
 }
+const listeners = new Set<() => void>();
+const onReady = (tell: () => void): (() => void) => {
+  listeners.add(tell);
+  return () => listeners.delete(tell);
+};
 
 /** Pitch, length and how many of each tone: told apart with the eyes on the feet. */
 const tones: Record<Tone, [hertz: number, seconds: number, times: number]> = {
@@ -79,6 +87,7 @@ const nameOf = (cue: Cue): string => `${cue.atMs} ${cue.tone}`;
 
 /** Plans the tones of what is to come; what no longer comes is taken back. */
 function useTones(cues: Cue[], runMs: number, areOn: boolean): void {
+  const isReady = useSyncExternalStore(onReady, () => audio !== undefined);
   const planned = useRef(new Map<string, Planned[]>());
   const wanted = areOn ? cues.map(nameOf).join(',') : '';
   const latest = useRef({ cues, runMs });
@@ -96,7 +105,7 @@ function useTones(cues: Cue[], runMs: number, areOn: boolean): void {
     for (const cue of latest.current.cues)
       if (names.has(nameOf(cue)) && !planned.current.has(nameOf(cue)))
         planned.current.set(nameOf(cue), plan(audio, cue.tone, (cue.atMs - latest.current.runMs) / 1000));
-  }, [wanted]);
+  }, [wanted, isReady]);
   useEffect(() => {
     const all = planned.current;
     return () => {

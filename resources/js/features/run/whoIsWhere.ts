@@ -1,6 +1,6 @@
 import type { RunPack } from '../../shared/api/schemas';
 import { listed } from '../../shared/lib/groups';
-import { doingOf, doingWords, type Seat } from '../../shared/lib/seats';
+import { doingOf, doingWords, isAtBall, isService, type Seat } from '../../shared/lib/seats';
 import type { RunBlock } from './words';
 
 /** One line of who is where: a place, and who does what there. */
@@ -15,7 +15,7 @@ export interface WhoLine {
 const isAlone = (group: RunBlock['groups'][number]): boolean => group.workers.length + group.servers.length === 1 && !group.isHelped;
 
 /** Who does something first, then who serves, then who rests. */
-const eagerness = (seat: Seat): number => (['works', 'plays', 'keeps-goal'].includes(seat.role) ? 0 : ['serves', 'counts'].includes(seat.role) ? 1 : 2);
+const eagerness = (seat: Seat): number => (isAtBall(seat.role) ? 0 : isService(seat.role) ? 1 : 2);
 
 /** Who is where and with whom, in a stretch of work; before it, who will be together; while they change over, who goes next. */
 export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {

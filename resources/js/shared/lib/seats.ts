@@ -24,6 +24,10 @@ export function spellsOf(segments: Segment[]): Spell[] {
 export const spellAt = (spells: Spell[], seconds: number): Spell | undefined =>
   spells.findLast((spell) => spell.from <= seconds && spell.segment.seconds > 0) ?? spells[0];
 
+/** At the ball, or in the game round it; for others. */
+export const isAtBall = (role: string): boolean => role === 'works' || role === 'plays' || role === 'keeps-goal';
+export const isService = (role: string): boolean => role === 'serves' || role === 'counts';
+
 /** What somebody does, of one person and of several. */
 const doing: Record<string, [one: string, many: string]> = {
   works: ['works', 'work'],
