@@ -12,12 +12,16 @@ export function useRunState(sessionId: number) {
   const fetched = useQuery({ ...runPackQuery(sessionId), retry: false });
   const kept = useQuery({
     queryKey: ['kept-run', sessionId],
-    queryFn: async () => brought(await keptRunState(sessionId)),
+    queryFn: async () => {
+      const state = brought(await keptRunState(sessionId));
+      // Read once: what is kept from then on is what was read.
+      return state && { ...state, pack: runPack.safeParse(state.pack).data };
+    },
     staleTime: Infinity,
     gcTime: 0,
   });
   const entries = useQuery({ queryKey: ['entries', sessionId], queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
-  const keptPack = kept.data ? runPack.safeParse(kept.data.pack).data : undefined;
+  const keptPack = kept.data?.pack;
   // A run under way goes on with the pack it began with.
   const isUnderWay = (kept.data?.presses.length ?? 0) > 0 || kept.data?.seated !== undefined;
   const underWay = keptPack && { ...keptPack, taken: fetched.data?.taken ?? keptPack.taken };
