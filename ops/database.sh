@@ -96,7 +96,7 @@ GRANT ALL ON \`sparrow%\`.* TO 'sparrow'@'127.0.0.1';
 SQL
 }
 
-# $1: the file, $2: the database, $3: the environment's name, $4: the port of the web server.
+# $1: the file, $2: the database, $3: the environment's name, $4: the port of the web server, $5: one more line.
 write_env() {
   cat >"$1.new" <<ENV
 APP_ENV=$3
@@ -109,6 +109,7 @@ DB_USERNAME=sparrow
 DB_PASSWORD=$(db_password)
 LOG_CHANNEL=single
 LOG_LEVEL=warning
+${5:-}
 ENV
   cmp -s "$1.new" "$1" 2>/dev/null && rm "$1.new" || mv "$1.new" "$1"
   hand_over "$1"
@@ -140,11 +141,21 @@ has_no_tables() { [ "$(as_admin mariadb -N -e "SELECT COUNT(*) FROM information_
 
 # A database of its own with the book and the demo, made anew. $1: the environment's name.
 make_demo_database() {
-  local log="$VAR/logs/$1-database.log"
+  local log="$VAR/logs/$1-database.log" kept="$VAR/run/demo.sql.gz" wanted
   make_database "sparrow_$1"
-  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}"
+  # Of nobody's use but the tests': a password that is quick to check.
+  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}" BCRYPT_ROUNDS=4
+  # What other code kept, this may not be able to read.
+  APP_ENV="$1" artisan cache:clear >"$log" 2>&1 || die "the cache for $1 could not be emptied (${log#"$ROOT"/})."
+  # The demo is the same for the same code on the same day, so the second one is a copy of the first.
+  wanted="$(date +%F) $(find app core/src compat config book database -type f -printf '%p %T@\n' | sort | cat - "$VAR/run/app.key" | sha256sum)"
+  if [ -f "$kept" ] && fresh demo-copy "$wanted"; then
+    load_dump "$kept" "sparrow_$1"
+    return 0
+  fi
   {
-    # What other code kept, this may not be able to read.
-    APP_ENV="$1" artisan cache:clear && APP_ENV="$1" artisan migrate:fresh --force && APP_ENV="$1" artisan sparrow:book && APP_ENV="$1" artisan sparrow:demo
-  } >"$log" 2>&1 || die "the database for $1 could not be made (${log#"$ROOT"/})."
+    APP_ENV="$1" artisan migrate:fresh --force && APP_ENV="$1" artisan sparrow:book && APP_ENV="$1" artisan sparrow:demo
+  } >>"$log" 2>&1 || die "the database for $1 could not be made (${log#"$ROOT"/})."
+  make_dump "sparrow_$1" "$kept"
+  stamp demo-copy "$wanted"
 }

@@ -77,7 +77,7 @@ test_browser() {
 run_tests() {
   local part failed=() parts=("$1")
   case "$1" in
-    all) parts=(core static feature ops fuzz bench browser) ;;
+    all) parts=() ;;
     core | feature | browser | static | ops | fuzz | bench | slow) ;;
     *) die "\"$1\" is not a part: core, static, feature, ops, fuzz, bench, browser or slow." ;;
   esac
@@ -89,29 +89,39 @@ run_tests() {
   start_database
   make_database sparrow_test
   write_env .env.testing sparrow_test testing "$TEST_PORT"
-  local beside="" beside_log="$VAR/logs/beside.log"
-  if ((${#parts[@]} > 1)); then
-    # The browser waits more than it works, so the other parts run beside it, each with a database of its own.
-    say "The parts before the browser run beside it; what they say comes after."
-    run_parts "${parts[@]:0:${#parts[@]}-1}" >"$beside_log" 2>&1 &
-    beside=$!
-    parts=("${parts[-1]}")
+  local lanes=() lane logs="$VAR/logs"
+  if [ "$1" = all ]; then
+    # The browser waits more than it works, so the other parts run beside it and give way to it, each with a database of its own.
+    say "The other parts run beside the browser; what they say comes after."
+    beside first core static feature
+    beside second ops fuzz bench
+    parts=(browser)
   fi
   # errexit is ignored inside a condition, so the parts run outside of one.
   set +e
-  (run_parts "${parts[@]}")
-  local result=$?
+  (run_parts "${parts[@]}") 2>&1 | tee "$logs/parts.log"
+  local result=${PIPESTATUS[0]}
   set -e
   ((result == 0)) || failed+=("${parts[@]}")
-  if [ -n "$beside" ]; then
-    wait "$beside" || failed+=("one of those above")
-    cat "$beside_log"
-  fi
+  for lane in "${lanes[@]}"; do
+    wait "${lane#*:}" || failed+=("one of those beside")
+    cat "$logs/beside-${lane%:*}.log"
+  done
+  # What went wrong is read at the end, however much was said after it.
+  ((result == 0)) || tail -n 120 "$logs/parts.log"
   # What the tests started, they stop; a running application keeps its database.
   [ "$had_database" = yes ] || stop_database
   say ""
   ((${#failed[@]} == 0)) || die "failed: ${failed[*]}"
   say "All passed."
+}
+
+# $1: a name for the lane, then its parts; notes it in lanes.
+beside() {
+  local name="$1"
+  shift
+  (renice -n 10 "$BASHPID" >/dev/null && run_parts "$@") >"$VAR/logs/beside-$name.log" 2>&1 &
+  lanes+=("$name:$!")
 }
 
 # One part after the other, whatever becomes of the one before.

@@ -1,5 +1,6 @@
 /// <reference lib="webworker" />
-import { NetworkFirst, Serwist, type PrecacheEntry, type SerwistGlobalConfig, type SerwistPlugin } from 'serwist';
+import { NetworkFirst, Serwist, type PrecacheEntry, type SerwistGlobalConfig } from 'serwist';
+import { HeldAnswers } from './shared/lib/heldAnswers';
 
 declare global {
   interface WorkerGlobalScope extends SerwistGlobalConfig {
@@ -20,21 +21,7 @@ const held = [
   /^\/api\/v1\/sessions\/\d+(\/run)?$/,
 ];
 
-let forgotAtMs = 0;
-
-/** An answer that is kept says since when; one that was asked for before somebody signed out is not kept. */
-const datesIt: SerwistPlugin = {
-  handlerWillStart: ({ state }) => {
-    if (state) state.askedAtMs = Date.now();
-    return Promise.resolve();
-  },
-  cacheWillUpdate: async ({ response, state }) => {
-    if (!response.ok || Number(state?.askedAtMs ?? 0) <= forgotAtMs) return null;
-    const headers = new Headers(response.headers);
-    headers.set('X-Held-Since', new Date().toISOString());
-    return new Response(await response.clone().blob(), { status: response.status, statusText: response.statusText, headers });
-  },
-};
+const account = new HeldAnswers(HELD, caches);
 
 const serwist = new Serwist({
   precacheEntries: self.__SW_MANIFEST ?? [],
@@ -49,7 +36,7 @@ const serwist = new Serwist({
     },
     {
       matcher: ({ request, url }) => request.method === 'GET' && held.some((path) => path.test(url.pathname)),
-      handler: new NetworkFirst({ cacheName: HELD, networkTimeoutSeconds: 4, plugins: [datesIt] }),
+      handler: new NetworkFirst({ cacheName: HELD, networkTimeoutSeconds: 4, plugins: [account.plugin] }),
     },
   ],
 });
@@ -60,9 +47,6 @@ self.addEventListener('install', (event) => {
 self.addEventListener('message', (event) => {
   if (event.data === 'take-over') void self.skipWaiting();
   // Whoever signs out or in leaves nothing of the account before.
-  if (event.data === 'forget') {
-    forgotAtMs = Date.now();
-    event.waitUntil(caches.delete(HELD));
-  }
+  if (event.data === 'forget') event.waitUntil(account.forget());
 });
 serwist.addEventListeners();

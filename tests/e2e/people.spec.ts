@@ -34,7 +34,10 @@ test('the lead invites somebody, who comes in by the link and is taken off again
   await page.getByRole('button', { name: 'Change Sione' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Take off the staff' }).click();
+  // The button is hidden as soon as it is asked about: only the answer says that Sione is off.
+  const off = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
   await page.getByRole('button', { name: 'Yes, take Sione off the staff' }).click();
+  expect((await off).status()).toBe(204);
   await expect(page.getByRole('button', { name: 'Change Sione' })).toBeHidden();
   // At the next request Sione is out.
   await other.getByRole('link', { name: 'Squad' }).click();

@@ -21,6 +21,7 @@ use FleetSparrow\Core\Shared\Cure;
 use FleetSparrow\Core\Shared\CureKind;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drill\BookTest;
@@ -32,6 +33,14 @@ final class WaitAdviceTest extends TestCase
 {
     /** A pair's whole circuit is gone through while the others serve or wait; a helper makes no more of it. */
     private const NO_CURE = ['one-marker-one-server × 7'];
+
+    /** What is dear and the same in every plan is worked out once. */
+    private static Memo $memo;
+
+    public static function setUpBeforeClass(): void
+    {
+        self::$memo = new Memo;
+    }
 
     public function test_every_long_wait_is_said_with_a_cure_that_shortens_it(): void
     {
@@ -79,6 +88,7 @@ final class WaitAdviceTest extends TestCase
             kit: new KitOwned(200, 40, 4),
             area: $area,
             helpers: $helpers,
+            memo: self::$memo,
         ))->blocks[0];
     }
 }

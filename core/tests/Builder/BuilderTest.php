@@ -33,6 +33,7 @@ use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drill\BookTest;
@@ -49,8 +50,12 @@ final class BuilderTest extends TestCase
     /** @var list<Drill> */
     private static array $book = [];
 
+    /** What is dear and the same in every request is worked out once. */
+    private static Memo $memo;
+
     public static function setUpBeforeClass(): void
     {
+        self::$memo = new Memo;
         self::$book = array_map(DrillFactory::fromFields(...), BookTest::fields());
     }
 
@@ -550,6 +555,7 @@ final class BuilderTest extends TestCase
             $change['area'] ?? new Area(Length::of(30.0, LengthUnit::Yard), Length::of(20.0, LengthUnit::Yard), LengthUnit::Yard),
             $change['heading'] ?? null,
             weather: \FleetSparrow\Core\Caution\Weather::of($change['isHot'] ?? false, null),
+            memo: self::$memo,
         );
     }
 

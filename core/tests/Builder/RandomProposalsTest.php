@@ -21,6 +21,7 @@ use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Earlier;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drill\BookTest;
@@ -39,9 +40,9 @@ class RandomProposalsTest extends TestCase
     {
         $chance = new Randomizer(new Mt19937(20261127));
         $book = array_map(DrillFactory::fromFields(...), BookTest::fields());
-        [$proposals, $withHeaders] = [0, 0];
+        [$proposals, $withHeaders, $memo] = [0, 0, new Memo];
         for ($i = 0; $i < static::REQUESTS; $i++) {
-            foreach (SessionBuilder::propose(self::request($chance, $book))->proposals as $proposal) {
+            foreach (SessionBuilder::propose(self::request($chance, $book, $memo))->proposals as $proposal) {
                 $barred = array_filter(
                     array_merge($proposal->evaluation->warnings, ...array_column($proposal->evaluation->blocks, 'warnings')),
                     static fn (Warning $one): bool => $one->isBarred,
@@ -56,7 +57,7 @@ class RandomProposalsTest extends TestCase
     }
 
     /** @param  list<Drill>  $book */
-    private static function request(Randomizer $chance, array $book): BuildRequest
+    private static function request(Randomizer $chance, array $book, Memo $memo): BuildRequest
     {
         $ids = range(1, $chance->getInt(2, 14));
         $isHeaded = static fn (Drill $drill): bool => self::headers(Tally::of($drill->script)) > 0.0;
@@ -75,6 +76,7 @@ class RandomProposalsTest extends TestCase
                 headingMinutes: array_combine($ids, array_map($earlier, $ids)),
             ),
             weather: Weather::mild(),
+            memo: $memo,
         );
 
         return new BuildRequest(

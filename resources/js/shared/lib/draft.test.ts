@@ -1,3 +1,4 @@
+// @vitest-environment jsdom
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { PlanBlock, Session } from '../api/schemas';
 import { doseOfKind, doseWords } from './doseWords';
