@@ -86,7 +86,7 @@ final class PlanSchema
             'squad' => self::object([
                 'ageGroup' => self::oneOf(AgeGroup::names()), 'headingProfile' => self::enum(HeadingProfile::class),
                 'markers' => self::whole(0, 999), 'balls' => self::whole(0, 999), 'goals' => self::whole(0, 999),
-                'wallPlaces' => self::whole(0, 999),
+                'wallPlaces' => self::whole(0, 999), 'boards' => self::whole(0, 999),
                 'seconds' => self::object(array_fill_keys(ClockRules::CHOSEN, self::number(0.0, ClockRules::MOST_SECONDS))),
                 'area' => self::object(
                     ['width' => self::number(0.5, 400.0), 'depth' => self::number(0.5, 400.0), 'unit' => self::enum(LengthUnit::class)],

@@ -39,7 +39,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $markers_owned null when the squad has not said, as for balls and goals
  * @property int|null $balls_owned
  * @property int|null $goals_owned
- * @property int|null $wall_places  how many can play at a wall or a board at a time
+ * @property int|null $wall_places  how many can play at the wall at a time
+ * @property int|null $boards_owned
  * @property float|null $marker_seconds  null for the default, as for those below
  * @property float|null $explain_new_seconds
  * @property float|null $explain_known_seconds
@@ -90,6 +91,7 @@ class Squad extends Model
         'bibs_owned',
         'goals_owned',
         'wall_places',
+        'boards_owned',
         'marker_seconds',
         'explain_new_seconds',
         'explain_known_seconds',
@@ -144,7 +146,7 @@ class Squad extends Model
 
     public function kit(): KitOwned
     {
-        return new KitOwned($this->markers_owned, $this->balls_owned, $this->goals_owned, $this->wall_places);
+        return new KitOwned($this->markers_owned, $this->balls_owned, $this->goals_owned, $this->wall_places, $this->boards_owned);
     }
 
     /** @return array<string, float|null> what it has chosen of the judged parts, by their names in the core; null for the default */

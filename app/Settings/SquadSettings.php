@@ -130,10 +130,11 @@ final class SquadSettings
                 'wallPlaces',
                 'wall_places',
                 'Places at a wall',
-                'How many can play at a wall or a rebound board at a time; one, until you say so.',
+                'How many can play at the wall there at a time; one, until you say so.',
                 99,
                 default: 'one',
             ),
+            Setting::number('boardsOwned', 'boards_owned', 'Rebound boards', 'Each is one place more, wherever it is carried.', 99),
             ...self::seconds(),
         ];
     }

@@ -144,6 +144,9 @@ class DemoSeeder extends Seeder
                 'balls_owned' => 15,
                 'bibs_owned' => 14,
                 'goals_owned' => 2,
+                // The boat shed has a wall for three; two boards come along in the bag cart.
+                'wall_places' => 3,
+                'boards_owned' => 2,
             ],
         );
         foreach ($staff as [$user, $role]) {

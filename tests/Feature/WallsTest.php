@@ -387,6 +387,7 @@ final class WallsTest extends FeatureTestCase
             'bibsOwned' => null,
             'goalsOwned' => null,
             'wallPlaces' => null,
+            'boardsOwned' => null,
             'markerSeconds' => null,
             'explainNewSeconds' => null,
             'explainKnownSeconds' => null,

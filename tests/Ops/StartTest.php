@@ -182,7 +182,7 @@ final class StartTest extends TestCase
 
         self::assertSame(0, $code, $said);
         self::assertStringContainsString('going back to what was there before it', $said);
-        self::assertSame(str_replace("migrations\t19", "migrations\t20", self::$whole), self::$checkout->inventory());
+        self::assertSame(str_replace("migrations\t20", "migrations\t21", self::$whole), self::$checkout->inventory());
         self::$checkout->ask("delete from migrations where migration like '2099%'");
     }
 

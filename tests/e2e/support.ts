@@ -94,6 +94,7 @@ export async function addDrill(page: Page, name: string): Promise<void> {
   await search.fill(name);
   await page.getByRole('button', { name: `Add ${name}`, exact: true }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
+  await settled(page);
 }
 
 export const runLink = (page: Page) => page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true });

@@ -29,6 +29,14 @@ final class BookTable
 
     private const MOST_MARKERS_A_PLAYER = 3;
 
+    private const SPARE_MARKERS = 6;
+
+    private const LONG_WAIT_SECONDS = 60.0;
+
+    private const MOST_WAIT_A_WORK = 1.5;
+
+    private const LONG_SECONDS = 1200.0;
+
     /** @param  list<Drill>  $drills */
     public static function of(array $drills): string
     {
@@ -44,10 +52,12 @@ final class BookTable
             'Written by `php artisan sparrow:table > docs/book.md`: every drill at its own dose for 1, 2, 7 and 14 players on 60 by 40 yd, '
                 .'with 200 markers, 40 balls, 4 small goals, one place at a wall, one coach and no helper. Times are minutes and '
                 .'seconds; ball is of those who have least and most of it, the wait of the one who stands longest at a time. '
-                .'The first layout lies before the start.',
+                .'The first layout lies before the start. Where somebody stands for over a minute and half as long again as they '
+                .'work, where it takes over twenty minutes, or lays more than three markers a player and six, the last column says '
+                .'why it stays so, and what it comes to with what is lacking.',
             '',
-            '| drill | players | places | in all | work | ball | longest wait | markers | balls | said |',
-            '|---|---|---|---|---|---|---|---|---|---|',
+            '| drill | players | places | in all | work | ball | longest wait | markers | balls | said | why it stays |',
+            '|---|---|---|---|---|---|---|---|---|---|---|',
             ...$rows,
         ])."\n";
     }
@@ -68,7 +78,53 @@ final class BookTable
             $worked->markers,
             $worked->kit->equipment[Equipment::Ball->value] ?? 0,
             self::said($worked, $players),
+            self::whyItStays($drill, $players, $worked),
         ]).' |';
+    }
+
+    /** Of what a coach would shake the head at: what is lacking for it, and what it comes to with that. */
+    private static function whyItStays(Drill $drill, int $players, BlockEvaluation $worked): string
+    {
+        $why = [];
+        if (self::isLongWait($worked, $players) || $worked->meanSeconds() > self::LONG_SECONDS) {
+            $why = self::lacking($drill, $players, $worked) ?: ['a session by itself: '.self::clock($worked->work->mean()).' of work'];
+        }
+        if ($worked->markers > self::MOST_MARKERS_A_PLAYER * $players + self::SPARE_MARKERS) {
+            $why[] = $players === 1 ? 'the ground of a game or of many gates is the same for one' : 'each pair has a ground of its own';
+        }
+
+        return implode('; ', $why);
+    }
+
+    private static function isLongWait(BlockEvaluation $worked, int $players): bool
+    {
+        $active = array_map(static fn (PlayerTime $time): float => $time->ballSeconds + $time->servingSeconds, $worked->times);
+        $wait = $worked->longestWaitSeconds();
+
+        return $players > 1 && $wait > self::LONG_WAIT_SECONDS && $wait > self::MOST_WAIT_A_WORK * max($active);
+    }
+
+    /** @return list<string> */
+    private static function lacking(Drill $drill, int $players, BlockEvaluation $worked): array
+    {
+        $enough = new KitOwned(markers: 999, balls: 999, goals: 2 * $players, wallPlaces: 2 * $players);
+        $goals = new KitOwned(markers: 999, balls: 999, goals: 4);
+        $helpers = min(20, $players);
+        foreach ([
+            ['one place at a wall', 'with one each', $enough, 0, null],
+            ['one who serves', 'with a helper each', $goals, $helpers, null],
+            ['a queue at each ground', 'on twice the grounds', $enough, 0, 2 * $worked->stations],
+            ['a queue, since it takes several at once', 'with a ground and a helper each', $enough, $helpers, $players],
+        ] as [$lack, $with, $kit, $helping, $stations]) {
+            $better = self::worked($drill, $players, $kit, $helping, $stations);
+            $wait = $better->longestWaitSeconds();
+            $isOfUse = $wait < 0.6 * $worked->longestWaitSeconds() || $better->meanSeconds() < 0.6 * $worked->meanSeconds();
+            if ($isOfUse) {
+                return ["{$lack}: {$with} it takes ".self::clock($better->meanSeconds()).' and the longest wait is '.self::clock($wait)];
+            }
+        }
+
+        return [];
     }
 
     private static function said(BlockEvaluation $worked, int $players): string
@@ -84,17 +140,18 @@ final class BookTable
         return implode('; ', array_unique($said));
     }
 
-    private static function worked(Drill $drill, int $players): BlockEvaluation
+    private static function worked(Drill $drill, int $players, ?KitOwned $kit = null, int $helpers = 0, ?int $stations = null): BlockEvaluation
     {
         $dose = $drill->dose ?? TimedDose::of(30.0, 2, 15.0, DoseSides::Both);
         $area = new Area(Length::of(60, LengthUnit::Yard), Length::of(40, LengthUnit::Yard), LengthUnit::Yard);
 
-        return PlanEvaluator::evaluate([Block::ofDrill('block', $drill, $dose, Tempo::Steady, null)], PlanContext::of(
+        return PlanEvaluator::evaluate([Block::ofDrill('block', $drill, $dose, Tempo::Steady, $stations)], PlanContext::of(
             players: array_map(static fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, $players)),
             knownDrills: [],
             rules: new ClockRules,
-            kit: new KitOwned(markers: 200, balls: 40, goals: 4),
+            kit: $kit ?? new KitOwned(markers: 200, balls: 40, goals: 4),
             area: $area,
+            helpers: $helpers,
         ))->blocks[0];
     }
 

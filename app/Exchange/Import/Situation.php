@@ -31,7 +31,7 @@ use FleetSparrow\Core\Shared\StrongFoot;
  */
 final readonly class Situation
 {
-    private const SQUAD = ['ageGroup', 'headingProfile', 'markers', 'balls', 'goals', 'wallPlaces', 'seconds', 'area'];
+    private const SQUAD = ['ageGroup', 'headingProfile', 'markers', 'balls', 'goals', 'wallPlaces', 'boards', 'seconds', 'area'];
 
     private function __construct(public PlanContext $context, public ?AgeGroup $ageGroup)
     {
@@ -78,7 +78,7 @@ final readonly class Situation
         if ($players === null || $helpers === null || $weather === null || $known === null || $rules === null || $season === null) {
             return null;
         }
-        $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'), $owned('wallPlaces'));
+        $kit = new KitOwned($owned('markers'), $owned('balls'), $owned('goals'), $owned('wallPlaces'), $owned('boards'));
         $context = $faults->try(
             'players',
             fn (): PlanContext => PlanContext::of(

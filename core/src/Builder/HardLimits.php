@@ -105,7 +105,7 @@ final readonly class HardLimits
             return "{$drill->name} needs a wall, and there is none.";
         }
         $needsWall = $drill->organisation->service === Service::Wall || $drill->layout->walls() !== [];
-        if ($needsWall && ($this->request->context->kit->wallPlaces ?? 0) < 1) {
+        if ($needsWall && ($this->request->context->kit->atWalls() ?? 0) < 1) {
             return "{$drill->name} needs a wall: say in the settings how many can play at one.";
         }
         if ($this->stations($drill, 1) > 0) {

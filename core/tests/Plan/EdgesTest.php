@@ -120,9 +120,16 @@ final class EdgesTest extends TestCase
         $owned = new KitOwned(goals: 3, wallPlaces: 5);
         self::assertSame([5, 2, 3, null], array_map($owned->places(...), [$wall, $corridor, $goal, $box]));
         self::assertSame(1, (new KitOwned(wallPlaces: 0))->places($wall));
+        // Two boards beside a wall for three: five at a lane, two in a corridor, and enough for five stations; boards alone do too.
+        $carried = new KitOwned(wallPlaces: 3, boards: 2);
+        self::assertSame([5, 2, 5], [$carried->places($wall), $carried->places($corridor), $carried->stations(Kit::of($wall, 1))]);
+        self::assertSame([], $carried->shortages(Kit::of($wall, 5)));
+        self::assertCount(1, $carried->shortages(Kit::of($wall, 6)));
+        self::assertSame([2, null], [(new KitOwned(boards: 2))->places($wall), (new KitOwned)->atWalls()]);
+        self::assertSame(5, $carried->withoutGoals()->places($wall));
         self::assertSame([], (new KitOwned(wallPlaces: 0))->shortages(Kit::of($box, 3)));
         self::assertSame(
-            ['This needs 2 places at a wall and the squad has 1. Use fewer stations; a bench on its side or a partner stands in.'],
+            ['This needs 2 places at walls and boards and the squad has 1. Use fewer stations; a rebound board, a bench on its side or a partner stands in.'],
             (new KitOwned(wallPlaces: 1))->shortages(Kit::of($wall, 2)),
         );
     }
