@@ -254,7 +254,7 @@ $figures = [
     [
         'drills searched with wishes',
         'GET',
-        "/api/v1/squads/{$squad->id}/drill-search?find=sole&people=alone&wall=no&width=10",
+        "/api/v1/squads/{$squad->id}/drill-search?people=alone&wall=no&width=10",
         fn () => null,
         30,
     ],
@@ -373,9 +373,7 @@ foreach ([
         fn (string $text): Tally => Tally::of(Script::fromText($text)),
         $scripts,
     ),
-    'search over 1,000 drills, words' => fn () => $index->find('sole turn', new DrillFilter),
-    'search over 1,000 drills, wishes' => fn () => $index->find(
-        'in',
+    'search over 1,000 drills, wishes' => fn () => $index->fitting(
         new DrillFilter(feet: 'both', equipment: [], people: 'pair', wall: false, minutes: 10.0),
     ),
     'index of 1,000 drills' => fn () => DrillIndex::of($thousand, $dictionary),

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\MoveVersion;
-use FleetSparrow\Core\Book\BookSearch;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Move\Move;
 use FleetSparrow\Core\Move\MoveDictionary;
@@ -26,13 +25,5 @@ final class MoveQuery
     private static function place(Move $move): int
     {
         return (int) array_search($move->family, Family::cases(), true);
-    }
-
-    /** @return list<Move> best first */
-    public function find(string $asked): array
-    {
-        $dictionary = $this->dictionary();
-
-        return array_map(fn (string $slug): Move => $dictionary->moves[$slug], BookSearch::ofMoves($dictionary->moves)->find($asked));
     }
 }

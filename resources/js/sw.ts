@@ -16,7 +16,7 @@ const SHELL = 'shell';
 const held = [
   /^\/api\/v1\/me$/,
   /^\/api\/v1\/moves$/,
-  /^\/api\/v1\/squads\/\d+\/(today|drills|search-index|ladders)$/,
+  /^\/api\/v1\/squads\/\d+\/(today|drills|drill-search|search-index|ladders)$/,
   /^\/api\/v1\/squads\/\d+$/,
   /^\/api\/v1\/sessions\/\d+(\/run)?$/,
 ];
@@ -35,7 +35,7 @@ const serwist = new Serwist({
       handler: new NetworkFirst({ cacheName: SHELL, networkTimeoutSeconds: 3, plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }] }),
     },
     {
-      matcher: ({ request, url }) => request.method === 'GET' && held.some((path) => path.test(url.pathname)),
+      matcher: ({ request, url }) => request.method === 'GET' && url.search === '' && held.some((path) => path.test(url.pathname)),
       handler: new NetworkFirst({ cacheName: HELD, networkTimeoutSeconds: 4, plugins: [account.plugin] }),
     },
   ],

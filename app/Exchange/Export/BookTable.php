@@ -87,7 +87,7 @@ final class BookTable
     {
         $why = [];
         if (self::isLongWait($worked, $players) || $worked->meanSeconds() > self::LONG_SECONDS) {
-            $why = self::lacking($drill, $players, $worked) ?: ['a session by itself: '.self::clock($worked->work->mean()).' of work'];
+            $why = [self::lacking($drill, $players, $worked) ?? 'a session by itself: '.self::clock($worked->work->mean()).' of work'];
         }
         if ($worked->markers > self::MOST_MARKERS_A_PLAYER * $players + self::SPARE_MARKERS) {
             $why[] = $players === 1 ? 'the ground of a game or of many gates is the same for one' : 'each pair has a ground of its own';
@@ -101,11 +101,11 @@ final class BookTable
         $active = array_map(static fn (PlayerTime $time): float => $time->ballSeconds + $time->servingSeconds, $worked->times);
         $wait = $worked->longestWaitSeconds();
 
-        return $players > 1 && $wait > self::LONG_WAIT_SECONDS && $wait > self::MOST_WAIT_A_WORK * max($active);
+        return $players > 1 && $wait > self::LONG_WAIT_SECONDS && $wait > self::MOST_WAIT_A_WORK * max(0.0, ...array_values($active));
     }
 
-    /** @return list<string> */
-    private static function lacking(Drill $drill, int $players, BlockEvaluation $worked): array
+    /** The first lack that is of use when it is mended; null where none is. */
+    private static function lacking(Drill $drill, int $players, BlockEvaluation $worked): ?string
     {
         $enough = new KitOwned(markers: 999, balls: 999, goals: 2 * $players, wallPlaces: 2 * $players);
         $goals = new KitOwned(markers: 999, balls: 999, goals: 4);
@@ -120,11 +120,11 @@ final class BookTable
             $wait = $better->longestWaitSeconds();
             $isOfUse = $wait < 0.6 * $worked->longestWaitSeconds() || $better->meanSeconds() < 0.6 * $worked->meanSeconds();
             if ($isOfUse) {
-                return ["{$lack}: {$with} it takes ".self::clock($better->meanSeconds()).' and the longest wait is '.self::clock($wait)];
+                return "{$lack}: {$with} it takes ".self::clock($better->meanSeconds()).' and the longest wait is '.self::clock($wait);
             }
         }
 
-        return [];
+        return null;
     }
 
     private static function said(BlockEvaluation $worked, int $players): string
@@ -140,8 +140,13 @@ final class BookTable
         return implode('; ', array_unique($said));
     }
 
-    private static function worked(Drill $drill, int $players, ?KitOwned $kit = null, int $helpers = 0, ?int $stations = null): BlockEvaluation
-    {
+    private static function worked(
+        Drill $drill,
+        int $players,
+        ?KitOwned $kit = null,
+        int $helpers = 0,
+        ?int $stations = null,
+    ): BlockEvaluation {
         $dose = $drill->dose ?? TimedDose::of(30.0, 2, 15.0, DoseSides::Both);
         $area = new Area(Length::of(60, LengthUnit::Yard), Length::of(40, LengthUnit::Yard), LengthUnit::Yard);
 

@@ -13,9 +13,9 @@ use Illuminate\Http\JsonResponse;
 
 class DrillSearchController extends Controller
 {
-    #[Get('/squads/{squad}/drill-search', 'Drills found by words and by what there is today; all of them when nothing is asked. '
+    #[Get('/squads/{squad}/drill-search', 'Drills for what there is today; all of them when nothing is asked. '
         .'Lengths in the squad\'s unit.', answers: 'DrillsFound', query: [
-            'find?' => 'string', 'family?' => 'string', 'move?' => 'string', 'surface?' => 'string', 'feet?' => 'string',
+            'family?' => 'string', 'move?' => 'string', 'surface?' => 'string', 'feet?' => 'string',
             'kit?' => 'string', 'markers?' => 'int', 'width?' => 'number', 'depth?' => 'number', 'people?' => 'string', 'wall?' => 'string',
             'minutes?' => 'number', 'age?' => 'string',
         ])]
@@ -25,7 +25,7 @@ class DrillSearchController extends Controller
             [
                 'found' => array_map(
                     DrillSummary::of(...),
-                    $book->index($squad)->find($request->string('find')->trim()->toString(), $request->filter()),
+                    $book->index($squad)->fitting($request->filter()),
                 ),
             ],
         );

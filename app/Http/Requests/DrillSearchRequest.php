@@ -27,7 +27,6 @@ class DrillSearchRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'find' => ['nullable', 'string', 'max:120'],
             'family' => ['nullable', Rule::enum(Family::class)],
             'move' => ['nullable', 'string', 'max:80'],
             'surface' => ['nullable', Rule::enum(Surface::class)],
@@ -47,7 +46,6 @@ class DrillSearchRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'find.*' => 'Ask with at most 120 letters.',
             'width.*' => 'Enter how wide the ground is, from 1 to 500.',
             'depth.*' => 'Enter how deep the ground is, from 1 to 500.',
             'minutes.*' => 'Enter minutes from 1 to 120.',

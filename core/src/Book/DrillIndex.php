@@ -9,11 +9,11 @@ use FleetSparrow\Core\Move\Move;
 use FleetSparrow\Core\Move\MoveDictionary;
 use FleetSparrow\Core\Shared\Memo;
 
-/** The whole book ready to be searched: by words, and by what a coach has. Made once for a book and kept. */
+/** What each drill of the book needs and is made of, ready to be held against what a coach has. Made once for a book and kept. */
 final readonly class DrillIndex
 {
     /** @param  array<string, DrillFacts>  $facts  by slug */
-    private function __construct(private array $facts, private BookSearch $words)
+    private function __construct(private array $facts)
     {
     }
 
@@ -26,7 +26,7 @@ final readonly class DrillIndex
             $facts[$drill->slug] = DrillFacts::of($drill, $scripts, $memo);
         }
 
-        return new self($facts, BookSearch::ofDrills($drills));
+        return new self($facts);
     }
 
     /**
@@ -46,19 +46,12 @@ final readonly class DrillIndex
     }
 
     /**
-     * What fits, best first.
+     * What fits, in the order of the book.
      *
      * @return list<DrillFacts>
      */
-    public function find(string $asked, DrillFilter $filter): array
+    public function fitting(DrillFilter $filter): array
     {
-        $found = [];
-        foreach ($this->words->find($asked) as $slug) {
-            if ($filter->lets($this->facts[$slug])) {
-                $found[] = $this->facts[$slug];
-            }
-        }
-
-        return $found;
+        return array_values(array_filter($this->facts, $filter->lets(...)));
     }
 }

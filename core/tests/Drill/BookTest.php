@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Drill;
 
-use FleetSparrow\Core\Book\BookSearch;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
@@ -40,18 +39,6 @@ final class BookTest extends TestCase
             ['single', 'combination', 'build-up', 'circuit'],
             $of(fn (Drill $drill): string => $drill->composition->kind->value),
         );
-    }
-
-    public function test_drills_are_found_by_surface_layout_equipment_and_what_coaches_say(): void
-    {
-        $search = BookSearch::ofDrills(self::book());
-
-        self::assertSame('sole-taps', $search->find('sole taps')[0]);
-        self::assertContains('wall-one-touch-near', $search->find('wall inside'));
-        self::assertNotContains('sole-taps', $search->find('wall'));
-        self::assertContains('chest-and-return', $search->find('chest'));
-        self::assertContains('six-balls-outside-in', $search->find('goal laces'));
-        self::assertCount(count(self::book()), $search->find(''));
     }
 
     public function test_no_two_drills_are_the_same_task(): void

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Tests\Move;
 
-use Eris\Generators;
 use Eris\TestTrait;
-use FleetSparrow\Core\Book\BookSearch;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Exception\InvalidDrill;
 use FleetSparrow\Core\Move\Move;
@@ -50,31 +48,6 @@ final class MoveTest extends TestCase
                 self::assertStringContainsString('only where the age allows', $move->cue, $move->slug);
             }
         }
-    }
-
-    public function test_a_word_finds_every_move_it_may_mean(): void
-    {
-        $search = BookSearch::ofMoves(self::book());
-
-        self::assertSame('sole-taps', $search->find('toe taps')[0]);
-        self::assertSame('sole-taps', $search->find('SOLE TAPS')[0]);
-        // One word, three moves: none is merged with another.
-        self::assertEqualsCanonicalizing(['hard-inside-cut', 'hard-outside-cut', 'sole-chop'], $search->find('chop'));
-        self::assertContains('alternate-feet', $search->find('keep up'));
-        self::assertSame([], $search->find('no such thing'));
-        self::assertCount(count(self::book()), $search->find('  '));
-    }
-
-    public function test_more_words_never_find_more(): void
-    {
-        $search = BookSearch::ofMoves(self::book());
-        $words = ['sole', 'roll', 'turn', 'in', 'behind', 'foot', 'quarter', 'x'];
-        $this->forAll(
-            Generators::elements($words),
-            Generators::elements($words),
-        )->then(function (string $one, string $two) use ($search): void {
-            self::assertSame([], array_diff($search->find("{$one} {$two}"), $search->find($one)));
-        });
     }
 
     public function test_what_comes_before_a_move_comes_in_order(): void

@@ -129,7 +129,10 @@ final class EdgesTest extends TestCase
         self::assertSame(5, $carried->withoutGoals()->places($wall));
         self::assertSame([], (new KitOwned(wallPlaces: 0))->shortages(Kit::of($box, 3)));
         self::assertSame(
-            ['This needs 2 places at walls and boards and the squad has 1. Use fewer stations; a rebound board, a bench on its side or a partner stands in.'],
+            [
+                'This needs 2 places at walls and boards and the squad has 1. '
+                .'Use fewer stations; a rebound board, a bench on its side or a partner stands in.',
+            ],
             (new KitOwned(wallPlaces: 1))->shortages(Kit::of($wall, 2)),
         );
     }

@@ -7,12 +7,14 @@ import { Field } from '../../shared/ui/Field';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
+import { useNamed } from './useNamed';
 
 /** The move dictionary: each move once, found by whatever a coach calls it. */
 export function BookPage() {
   const [params, setParams] = useSearchParams();
   const asked = params.get('find') ?? '';
-  const found = useQuery(bookQueries.find(asked.trim()));
+  const all = useQuery(bookQueries.moves);
+  const found = useNamed('move', all.data, asked);
   return (
     <>
       <div className="head">
@@ -30,9 +32,9 @@ export function BookPage() {
             onValue={(text) => setParams(text === '' ? {} : { find: text }, { replace: true })}
           />
         </div>
-        {found.isPending && <Loading what="the book" />}
-        {found.isError && <Failed fault={found.error} onRetry={() => void found.refetch()} />}
-        {found.data && <Found moves={found.data} asked={asked.trim()} />}
+        {all.isPending && <Loading what="the book" />}
+        {all.isError && <Failed fault={all.error} onRetry={() => void all.refetch()} />}
+        {found && <Found moves={found} asked={asked.trim()} />}
       </div>
     </>
   );

@@ -15,7 +15,7 @@ export function CircuitMoves({ onAdd }: { onAdd: (move: MoveSummary) => void }) 
   const { squadId } = useSquadId();
   const [text, setText] = useState('');
   const [added, setAdded] = useState('');
-  const moves = useQuery(bookQueries.find(''));
+  const moves = useQuery(bookQueries.moves);
   const index = useQuery(bookQueries.searchIndex(squadId));
   const search = useMemo(() => searcher((index.data ?? []).filter(({ kind }) => kind === 'move')), [index.data]);
   const bySlug = new Map((moves.data ?? []).map((move) => [move.slug, move]));

@@ -15,7 +15,7 @@ const any = (words: string): [string, string] => ['', words];
 export function DrillWishes({ wishes, onWish, onClear }: DrillWishesProps) {
   const { squad } = useSquadId();
   const choices = useQuery(bookQueries.choices);
-  const moves = useQuery(bookQueries.find(''));
+  const moves = useQuery(bookQueries.moves);
   const from = (name: string): [string, string][] => (choices.data?.[name] ?? []).map(({ value, words }) => [value, words]);
   const unit = squad?.lengthUnit === 'pace' ? 'paces' : (squad?.lengthUnit ?? 'm');
   const choice = (name: string, label: string, options: [string, string][]) => (

@@ -14,13 +14,16 @@ import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
 import { DrillWishes } from './DrillWishes';
 import { ImportDrills } from './ImportDrills';
+import { useNamed } from './useNamed';
 
 /** The drills of the book and of one's own, found by words and by what there is today. */
 export function DrillsPage() {
   const { squad, squadId } = useSquadId();
   const [params, setParams] = useSearchParams();
   const wishes = Object.fromEntries([...params].map(([name, value]): [string, string] => [name, value.trim()]).filter(([, value]) => value !== ''));
-  const found = useQuery(bookQueries.drills(squadId, wishes));
+  const { find: asked = '', ...there } = wishes;
+  const fitting = useQuery(bookQueries.drills(squadId, there));
+  const found = useNamed('drill', fitting.data, asked);
   const wish = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -48,9 +51,9 @@ export function DrillsPage() {
           />
         </div>
         <DrillWishes wishes={wishes} onWish={wish} onClear={() => setParams({}, { replace: true })} />
-        {found.isPending && <Loading what="the book" />}
-        {found.isError && <Failed fault={found.error} onRetry={() => void found.refetch()} />}
-        {found.data && <Found drills={found.data} />}
+        {fitting.isPending && <Loading what="the book" />}
+        {fitting.isError && <Failed fault={fitting.error} onRetry={() => void fitting.refetch()} />}
+        {found && <Found drills={found} />}
         {squad && squad.role !== 'assistant' && (
           <p>
             <Link to="/book/drills/warm-up-circuit-three/copy?fresh=circuit">Make a circuit of your own</Link>

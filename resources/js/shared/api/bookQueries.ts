@@ -19,15 +19,17 @@ import { z } from './zod';
 
 const tenMinutesMs = 600_000;
 
+/** Without a wish the path is bare: that answer is held for where there is no network. */
+const searchPath = (squadId: number, wishes: Record<string, string>) =>
+  [`/squads/${squadId}/drill-search`, new URLSearchParams(wishes).toString()].filter(Boolean).join('?');
+
 /** Keys go from wide to narrow: `['squad', id]` invalidates a squad's drills, ladders and all. */
 export const bookQueries = {
-  find: (asked: string) =>
-    queryOptions({
-      queryKey: ['book', 'moves', asked],
-      queryFn: async ({ signal }) => (await getJson(`/moves?find=${encodeURIComponent(asked)}`, moves, signal)).moves,
-      placeholderData: keepPreviousData,
-      staleTime: tenMinutesMs,
-    }),
+  moves: queryOptions({
+    queryKey: ['book', 'moves'],
+    queryFn: async ({ signal }) => (await getJson('/moves', moves, signal)).moves,
+    staleTime: tenMinutesMs,
+  }),
   move: (slug: string) =>
     queryOptions({
       queryKey: ['book', 'move', slug],
@@ -39,11 +41,11 @@ export const bookQueries = {
     queryFn: async ({ signal }) => (await getJson('/drill-choices', drillChoices, signal)).choices,
     staleTime: Infinity,
   }),
-  /** Drills found by words and by what there is; the last ones stay until the next are there. */
+  /** Drills for what there is; the last ones stay until the next are there. */
   drills: (squadId: number, wishes: Record<string, string>) =>
     queryOptions({
       queryKey: ['squad', squadId, 'drills', 'found', wishes],
-      queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drill-search?${new URLSearchParams(wishes).toString()}`, drillsFound, signal)).found,
+      queryFn: async ({ signal }) => (await getJson(searchPath(squadId, wishes), drillsFound, signal)).found,
       placeholderData: keepPreviousData,
       staleTime: tenMinutesMs,
     }),

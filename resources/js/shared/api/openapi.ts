@@ -186,7 +186,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Drills found by words and by what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
+        /** Drills for what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
         get: operations["getSquadsSquadDrillSearch"];
         put?: never;
         post?: never;
@@ -408,7 +408,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Moves found by the words people use for them; all of them when nothing is asked. */
+        /** Every move, with the words people use for it. */
         get: operations["getMoves"];
         put?: never;
         post?: never;
@@ -2717,7 +2717,6 @@ export interface operations {
     getSquadsSquadDrillSearch: {
         parameters: {
             query?: {
-                find?: string;
                 family?: string;
                 move?: string;
                 surface?: string;
@@ -2739,7 +2738,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Drills found by words and by what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
+            /** @description Drills for what there is today; all of them when nothing is asked. Lengths in the squad's unit. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3184,16 +3183,14 @@ export interface operations {
     };
     getMoves: {
         parameters: {
-            query?: {
-                find?: string;
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Moves found by the words people use for them; all of them when nothing is asked. */
+            /** @description Every move, with the words people use for it. */
             200: {
                 headers: {
                     [name: string]: unknown;
