@@ -50,7 +50,7 @@ use FleetSparrow\Core\Touch\Turn;
 #[Shape('DrawnLabel', ['text' => 'string'], extends: 'Point')]
 #[Shape('DrawnDimension', ['from' => 'Point', 'to' => 'Point', 'text' => 'string'])]
 #[Shape('PathLength', ['metres' => 'number', 'text' => 'string'])]
-#[Shape('DrawnStitch', ['foot' => 'string', 'degrees' => 'number'], extends: 'Point')]
+#[Shape('DrawnStitch', ['foot' => 'string', 'surface' => 'string', 'degrees' => 'number'], extends: 'Point')]
 #[Shape('DrawnPlace', ['role' => "'worker'|'server'|'queue'|'keeper'|'caller'"], extends: 'Point')]
 #[Shape('DrawnWall', ['from' => 'Point', 'to' => 'Point'])]
 #[
@@ -288,7 +288,7 @@ final class DrillResource
     /** @return array<string, mixed> */
     private static function stitch(PathStitch $stitch): array
     {
-        return self::point($stitch->at) + ['foot' => $stitch->foot->value, 'degrees' => round(rad2deg($stitch->radians), 1)];
+        return self::point($stitch->at) + ['foot' => $stitch->foot->value, 'surface' => $stitch->surface->value, 'degrees' => round(rad2deg($stitch->radians), 1)];
     }
 
     /** @return list<string> what one station needs, in words */

@@ -35,7 +35,7 @@ final class PathStitches
         $stitches = [];
         foreach ($contacts as $i => $contact) {
             [$at, $radians] = self::at($legs, ($i + 0.5) / $count * $length);
-            $stitches[] = new PathStitch($at, $contact->foot, $radians);
+            $stitches[] = new PathStitch($at, $contact->foot, $contact->surface, $radians);
         }
 
         return $stitches;

@@ -35,7 +35,10 @@ final class PathStitchesTest extends TestCase
             [0.5, 1.5, 2.5, 3.5, 4.5, 5.5, 6.5, 7.5],
             array_map(fn (PathStitch $one): float => round($one->at->xMetres, 9), $stitches),
         );
-        self::assertSame(['R', 'L', 'R', 'L'], array_map(fn (PathStitch $one): string => $one->foot->value, array_slice($stitches, 0, 4)));
+        self::assertSame(
+            ['R in', 'L out', 'R in', 'L out'],
+            array_map(fn (PathStitch $one): string => "{$one->foot->value} {$one->surface->value}", array_slice($stitches, 0, 4)),
+        );
         self::assertSame([0.0], array_values(array_unique(array_map(fn (PathStitch $one): float => $one->radians, $stitches))));
     }
 

@@ -1297,6 +1297,7 @@ export interface components {
         };
         DrawnStitch: components["schemas"]["Point"] & {
             foot: string;
+            surface: string;
             degrees: number;
         };
         DrawnPlace: components["schemas"]["Point"] & {

@@ -58,8 +58,8 @@ export const drawing = z.object({
   kind: z.string(),
   markers: z.array(point.extend({ shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
   path: z.array(point),
-  /** The touches of one rep led by the right foot, along the path; degrees anticlockwise from the right. */
-  stitches: z.array(point.extend({ foot: z.string(), degrees: z.number() })),
+  /** The touches of one rep led by the right foot, along the path; degrees anticlockwise from the right. A pack kept of old has no surfaces. */
+  stitches: z.array(point.extend({ foot: z.string(), surface: z.string().default(''), degrees: z.number() })),
   /** The worker's own way, where it parts from the ball's. */
   runPath: z.array(point),
   balls: z.array(point),

@@ -69,7 +69,7 @@ export function PlanDrawing({ drawing, title, isSmall = false, now }: PlanDrawin
       )}
       {drawing.stitches.map((stitch, i) => (
         <g key={i} transform={`translate(${x(stitch.xMetres)} ${y(stitch.yMetres)}) rotate(${-stitch.degrees})`}>
-          <Stitch x={-4} y={0} foot={stitch.foot} height={11} width={4} />
+          <Stitch x={-4} y={0} foot={stitch.foot} surface={stitch.surface} height={11} width={4} />
         </g>
       ))}
       {drawing.balls
