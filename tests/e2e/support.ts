@@ -15,7 +15,7 @@ export async function enter(page: Page, who: { email: string; password: string }
 }
 
 /** What must be shown with a write. */
-async function token(page: Page): Promise<string> {
+export async function token(page: Page): Promise<string> {
   const { cookies } = await page.context().storageState();
   return decodeURIComponent(cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '');
 }

@@ -10,14 +10,11 @@ use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\HardLimits;
 use FleetSparrow\Core\Builder\Lock;
 use FleetSparrow\Core\Builder\Needs;
-use FleetSparrow\Core\Builder\Objective;
-use FleetSparrow\Core\Builder\Option;
 use FleetSparrow\Core\Builder\OptionMaker;
 use FleetSparrow\Core\Builder\Phase;
 use FleetSparrow\Core\Builder\Proposal;
 use FleetSparrow\Core\Builder\Reason;
 use FleetSparrow\Core\Builder\Refusal;
-use FleetSparrow\Core\Builder\Sequence;
 use FleetSparrow\Core\Builder\SessionBuilder;
 use FleetSparrow\Core\Builder\Weights;
 use FleetSparrow\Core\Builder\Wish;
@@ -41,10 +38,8 @@ use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\FootMark;
 use PHPUnit\Framework\TestCase;
-use Random\Engine\Mt19937;
-use Random\Randomizer;
 
-/** Proposals from the real book, and the search held against trying everything on small ones. */
+/** Proposals from the real book. */
 final class BuilderTest extends TestCase
 {
     /** @var list<Drill> */
@@ -181,38 +176,6 @@ final class BuilderTest extends TestCase
     }
 
     /** On small books every choice of drills and doses is tried: what is proposed is within two parts in a hundred of the best. */
-    public function test_is_as_good_as_trying_everything_on_thirty_small_books(): void
-    {
-        $chance = new Randomizer(new Mt19937(11));
-        $exact = 0;
-        for ($case = 0; $case < 32; $case++) {
-            $book = array_slice($chance->shuffleArray(self::$book), 0, $chance->getInt(5, 8));
-            $theme = Family::cases()[$chance->getInt(0, 8)];
-            $request = self::request(
-                ['book' => $book, 'theme' => $theme, 'slotMinutes' => $chance->getInt(14, 60), 'players' => $chance->getInt(2, 12)],
-            );
-            $answer = SessionBuilder::propose($request);
-            // Where nothing of the theme can be done it is built on another, which is said.
-            self::assertCount($answer->theme === $theme ? 0 : 1, array_filter(
-                $answer->refusals,
-                fn (Refusal $one): bool => str_starts_with($one->wish, 'a session on'),
-            ));
-            $best = self::bestOfAll($request, $answer->theme);
-            $found = $answer->proposals[0] ?? null;
-            if ($best === null) {
-                self::assertNull($found, "Case {$case}.");
-
-                continue;
-            }
-            self::assertNotNull($found, "Case {$case}.");
-            self::assertGreaterThanOrEqual($best - 0.02 * abs($best), $found->worth, "Case {$case}.");
-            self::assertLessThanOrEqual($best + 1e-6, $found->worth, "Case {$case}.");
-            $exact += $found->worth > $best - 1e-6 ? 1 : 0;
-        }
-        // Nearly always the best itself.
-        self::assertGreaterThanOrEqual(29, $exact);
-    }
-
     public function test_the_same_request_has_the_same_answer_and_asking_again_shows_others(): void
     {
         $slugs = fn (BuildAnswer $answer): array => array_map(fn (Proposal $one): array => $one->slugs(), $answer->proposals);
@@ -444,53 +407,6 @@ final class BuilderTest extends TestCase
         );
 
         self::assertGreaterThan($waters(false), $waters(true));
-    }
-
-    /** Every drill and dose in every part, within the slot and without a drill twice. */
-    private static function bestOfAll(BuildRequest $request, Family $theme): ?float
-    {
-        $limits = new HardLimits($request);
-        $maker = new OptionMaker($request, $theme, $request->weights, $limits);
-        $objective = new Objective(
-            $request->weights,
-            $request->context->rules,
-            $request->slotMinutes * 60.0,
-            20.0,
-            $request->slotMinutes >= 20,
-        );
-        $sequences = [$objective->nothing()];
-        foreach (Phase::within($request->slotMinutes * 60.0, count($request->context->players)) as $phase) {
-            [$choices, $onTheme] = [[], []];
-            foreach ($request->book as $drill) {
-                $own = $phase->suits($drill) && $limits->why($drill) === null ? $maker->own($phase, $drill) : null;
-                $choices = $own === null ? $choices : [...$choices, $own, ...$maker->variants($phase, $own)];
-                $onTheme = $own === null || $drill->family !== $theme ? $onTheme : [...$onTheme, $drill->slug];
-            }
-            if ($phase === Phase::Technique && count($onTheme) >= 3) {
-                $choices = array_values(array_filter($choices, fn (Option $one): bool => in_array($one->drill->slug, $onTheme, true)));
-            }
-            $choices = $choices === [] || $phase->isOptional() ? [...$choices, null] : $choices;
-            $longer = [];
-            foreach ($sequences as $so) {
-                $before = count($longer);
-                foreach ($choices as $choice) {
-                    $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs(), true)
-                        ? null
-                        : $objective->with($so, $choice);
-                    if ($next !== null && $objective->fits($next)) {
-                        $longer[] = $next;
-                    }
-                }
-                // A part for which nothing fits any more is left out.
-                if (count($longer) === $before) {
-                    $longer[] = $objective->with($so, null);
-                }
-            }
-            $sequences = $longer;
-        }
-        $sequences = array_filter($sequences, fn (Sequence $one): bool => $one->slugs() !== []);
-
-        return $sequences === [] ? null : max(array_map(fn (Sequence $one): float => $one->value, $sequences));
     }
 
     /**

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../shared/ui/Button';
 import { useRouteError } from 'react-router';
 
 /** Shown when a view breaks or its script cannot be fetched. Numbers already entered are kept on the device. */

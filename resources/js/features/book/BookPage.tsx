@@ -28,7 +28,7 @@ export function BookPage() {
             label="Find a move: sole, turn, toe taps …"
             type="search"
             value={asked}
-            inputProps={{ maxLength: 120 }}
+            maxLength={120}
             onValue={(text) => setParams(text === '' ? {} : { find: text }, { replace: true })}
           />
         </div>

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { bookQueries } from '../../shared/api/bookQueries';
@@ -22,7 +22,7 @@ export function CircuitMoves({ onAdd }: { onAdd: (move: MoveSummary) => void }) 
   const found = text.trim() === '' ? (moves.data ?? []) : search(text).flatMap(({ id }) => bySlug.get(id) ?? []);
   return (
     <div className="card tight" role="group" aria-label="Moves to add">
-      <Field label="Add moves: sole, roll, turn …" type="search" value={text} onValue={setText} inputProps={{ maxLength: 120 }} />
+      <Field label="Add moves: sole, roll, turn …" type="search" value={text} onValue={setText} maxLength={120} />
       <ul className="rows picker" tabIndex={0} aria-label="Moves found">
         {found.slice(0, SHOWN).map((move) => (
           <li key={move.slug} className="spread">

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { dose as doseSchema } from '../../shared/api/schemas';
 import { doseOfKind } from '../../shared/lib/doseWords';
 import { DoseFields } from '../../shared/ui/DoseFields';

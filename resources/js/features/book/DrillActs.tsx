@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
+import { Button, FileButton, LinkButton } from '../../shared/ui/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { drillFilePath, retireDrill, shareDrill } from '../../shared/api/bookQueries';
 import type { DrillPageData } from '../../shared/api/bookSchemas';
 import { FormFault } from '../../shared/ui/FormFault';
@@ -29,16 +29,16 @@ export function DrillActs({ page: { drill, own } }: { page: DrillPageData }) {
     <>
       <div className="acts no-print">
         {own && <span className="quiet">{own.mayChange ? `Your own, version ${own.version}` : `Shared by ${own.squadName}`}</span>}
-        <Button component="a" href={drillFilePath(squadId, drill.slug)} download={`${drill.slug}.json`}>
+        <FileButton href={drillFilePath(squadId, drill.slug)} download={`${drill.slug}.json`}>
           Save as a file
-        </Button>
+        </FileButton>
         <Button onClick={() => print()}>Print</Button>
         {mayChange && <Button onClick={() => share.mutate()}>{own.isShared ? 'Stop sharing' : 'Share in the club'}</Button>}
         {mayChange && <Button onClick={() => setAsking(true)}>Retire</Button>}
         {mayPlan && (
-          <Button component={Link} to={`/book/drills/${drill.slug}/${mayChange ? 'change' : 'copy'}`} variant="contained">
+          <LinkButton to={`/book/drills/${drill.slug}/${mayChange ? 'change' : 'copy'}`} variant="contained">
             {mayChange ? 'Change it' : 'Make it your own'}
-          </Button>
+          </LinkButton>
         )}
       </div>
       {isAsking && (

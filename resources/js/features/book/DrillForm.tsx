@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { addDrill, bookQueries, changeDrill, scaleDrill } from '../../shared/api/bookQueries';
 import { drillPage, type DrillChoices, type DrillFields, type DrillPageData } from '../../shared/api/bookSchemas';
 import { ApiError } from '../../shared/api/client';
@@ -66,9 +66,9 @@ export function DrillForm({ page, choices, isChange }: DrillFormProps) {
       <div className="head">
         <h1>{isFresh ? 'A circuit of your own' : isChange ? `Change ${drill.name}` : `Your own ${drill.name}`}</h1>
         <div className="acts">
-          <Button component={Link} to={`/book/drills/${drill.slug}`} variant="text" onClick={() => rememberDrill(squadId, drill.slug, act, undefined)}>
+          <LinkButton to={`/book/drills/${drill.slug}`} variant="text" onClick={() => rememberDrill(squadId, drill.slug, act, undefined)}>
             Leave it
-          </Button>
+          </LinkButton>
           <Button type="submit" variant="contained" disabled={keep.isPending}>
             {keep.isPending ? 'Keeping …' : isChange ? 'Keep as the next version' : 'Keep as our own'}
           </Button>

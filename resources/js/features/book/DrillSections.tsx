@@ -30,20 +30,14 @@ export function DrillSections({ parameters, ...section }: SectionProps & { param
         <h2>What it is</h2>
         <div className="fields wide-labels">
           <div className="wide">
-            <Field
-              label="Name"
-              value={textAt(fields, ['name'])}
-              fault={faultAt('name')}
-              inputProps={{ maxLength: 120 }}
-              onValue={(name) => onChange(['name'], name)}
-            />
+            <Field label="Name" value={textAt(fields, ['name'])} fault={faultAt('name')} maxLength={120} onValue={(name) => onChange(['name'], name)} />
           </div>
           <div className="wide">
             <Field
               label="In a sentence"
               value={textAt(fields, ['summary'])}
               fault={faultAt('summary')}
-              inputProps={{ maxLength: 300 }}
+              maxLength={300}
               onValue={(summary) => onChange(['summary'], summary)}
             />
           </div>

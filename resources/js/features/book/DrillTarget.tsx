@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { keepDrillTarget } from '../../shared/api/bookQueries';

@@ -22,13 +22,7 @@ export function DrillWishes({ wishes, onWish, onClear }: DrillWishesProps) {
     <Choice label={label} value={wishes[name] ?? ''} options={options} onValue={(value) => onWish(name, value)} />
   );
   const number = (name: string, label: string) => (
-    <Field
-      label={label}
-      value={wishes[name] ?? ''}
-      inputMode="decimal"
-      inputProps={{ maxLength: 6 }}
-      onValue={(value) => onWish(name, value.replace(',', '.'))}
-    />
+    <Field label={label} value={wishes[name] ?? ''} inputMode="decimal" maxLength={6} onValue={(value) => onWish(name, value.replace(',', '.'))} />
   );
   const named = Object.keys(wishes).filter((name) => name !== 'find').length;
   return (

@@ -46,7 +46,7 @@ export function DrillsPage() {
             label="Find a drill: wall, chest, zigzag, laces …"
             type="search"
             value={params.get('find') ?? ''}
-            inputProps={{ maxLength: 120 }}
+            maxLength={120}
             onValue={(text) => wish('find', text)}
           />
         </div>

@@ -44,7 +44,7 @@ export function PeopleSection({ fields, choices, faultAt, onChange }: SectionPro
         label={label}
         value={textAt(fields, ['organisation', 'card', name])}
         fault={faultAt(`organisation.card.${name}`)}
-        inputProps={{ maxLength: 500 }}
+        maxLength={500}
         onValue={(value) => onChange(['organisation', 'card', name], value)}
       />
     </div>

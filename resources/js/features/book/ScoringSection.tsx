@@ -67,7 +67,7 @@ export function ScoringSection({ fields, choices, faultAt, onChange }: SectionPr
                 label="In your words"
                 value={textAt(fields, at('words'))}
                 fault={faultAt('scoring.words')}
-                inputProps={{ maxLength: 500 }}
+                maxLength={500}
                 onValue={(words) => onChange(at('words'), words === '' ? undefined : words)}
               />
             </div>

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { MoveSummary } from '../../shared/api/bookSchemas';
 import { countedField, doseSideOptions } from '../../shared/lib/doseWords';
 import { Choice, Field } from '../../shared/ui/Field';
@@ -34,10 +34,10 @@ export function ScriptSection({ fields, faultAt, onChange }: SectionProps) {
       {!kind && (
         <Field
           label="Touch script"
-          multiline
+          lines={1}
           value={textAt(fields, ['script'])}
           fault={faultAt('script')}
-          inputProps={{ maxLength: 400 }}
+          maxLength={400}
           onValue={(script) => onChange(['script'], script)}
         />
       )}

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { Field } from '../../shared/ui/Field';
 import type { SectionProps } from './sectionProps';
 import { listAt, textAt } from './fields';
@@ -8,8 +8,7 @@ export function WordsSection({ fields, faultAt, onChange }: SectionProps) {
   const lines = (name: string, label: string, fault = faultAt(name)) => (
     <Field
       label={label}
-      multiline
-      minRows={2}
+      lines={2}
       value={listAt(fields, [name]).join('\n')}
       fault={fault}
       // Empty lines stay while typing: the server drops none of the rest.

@@ -38,7 +38,7 @@ export function FindPage() {
             type="search"
             value={asked}
             autoFocus
-            inputProps={{ maxLength: 120 }}
+            maxLength={120}
             onValue={(text) => setParams(text === '' ? {} : { find: text }, { replace: true })}
           />
         </div>

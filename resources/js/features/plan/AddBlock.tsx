@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useMemo, useState } from 'react';
 import { bookQueries } from '../../shared/api/bookQueries';
@@ -46,10 +46,10 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
           Recap
         </Button>
       </div>
-      <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby={id} fullWidth maxWidth="sm">
+      <Dialog open={isOpen} onClose={() => setOpen(false)} labelledBy={id} wide>
         <div className="page stack">
           <h2 id={id}>Add a drill</h2>
-          <Field label="Find by name, family or words" inputProps={{ maxLength: 120 }} value={text} onValue={setText} autoFocus />
+          <Field label="Find by name, family or words" maxLength={120} value={text} onValue={setText} autoFocus />
           <ul className="rows picker" tabIndex={0} aria-label="Drills found">
             {found.map((drill) => (
               <li key={drill.versionId} className="spread">

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { BlockEvaluation, Drill, PlanBlock } from '../../shared/api/schemas';
 import { DrillParts } from '../../shared/ui/DrillParts';
 import { DoseFields } from '../../shared/ui/DoseFields';

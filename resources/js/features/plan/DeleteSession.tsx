@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -44,7 +44,7 @@ function Asked({ sessionId, squadId, version, title, onClose }: DeleteSessionPro
   });
   const hangs = holdings.data;
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} labelledBy={id}>
       <div className="page stack">
         <h2 id={id}>Delete {title}?</h2>
         {holdings.isPending && <p role="status">Looking what hangs on it …</p>}

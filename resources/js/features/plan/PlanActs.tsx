@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { addSession } from '../../shared/api/queries';
 import { daysLater } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
@@ -49,21 +49,9 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
           </Button>
         </>
       )}
-      {mayPlan && (
-        <Button component={Link} to={`/plan/${sessionId}/proposals`}>
-          Proposals
-        </Button>
-      )}
-      {!tools.isDirty && (
-        <Button component={Link} to={`/plan/${sessionId}/sheet`}>
-          Sheet
-        </Button>
-      )}
-      {!tools.isDirty && (
-        <Button component={Link} to={`/plan/${sessionId}/rehearsal`}>
-          Rehearse
-        </Button>
-      )}
+      {mayPlan && <LinkButton to={`/plan/${sessionId}/proposals`}>Proposals</LinkButton>}
+      {!tools.isDirty && <LinkButton to={`/plan/${sessionId}/sheet`}>Sheet</LinkButton>}
+      {!tools.isDirty && <LinkButton to={`/plan/${sessionId}/rehearsal`}>Rehearse</LinkButton>}
       {mayPlan && !tools.isDirty && (
         <Button onClick={() => again.mutate(crypto.randomUUID())} disabled={again.isPending}>
           Again in a week

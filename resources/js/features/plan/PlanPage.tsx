@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { sessionQuery, squadQueries } from '../../shared/api/queries';
 import type { Drill, Evaluation, Session } from '../../shared/api/schemas';
 import { clockTime, day } from '../../shared/lib/format';
@@ -72,9 +72,9 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               {tools.isKeeping ? 'Keeping …' : 'Keep changes'}
             </Button>
           )}
-          <Button component={Link} to={`/run/${session.id}`} variant={tools.isDirty ? 'outlined' : 'contained'} disabled={tools.isDirty}>
+          <LinkButton to={`/run/${session.id}`} variant={tools.isDirty ? 'outlined' : 'contained'} disabled={tools.isDirty}>
             {tools.isDirty ? 'Keep first, then run' : 'Run'}
-          </Button>
+          </LinkButton>
         </div>
       </div>
       {tools.stale && <StalePlan mine={plan} other={tools.stale} onTakeOther={tools.takeOther} onKeepMine={tools.keepMine} />}

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { Session } from '../../shared/api/schemas';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { doseWords } from '../../shared/lib/doseWords';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { Session, Warning } from '../../shared/api/schemas';
 import { day } from '../../shared/lib/format';
@@ -73,7 +73,7 @@ function Override({ tools, blockId, warning, kept }: OverrideProps) {
     );
   return (
     <div className="tight">
-      <Field label="Why it stands; kept with your name" value={why} onValue={setWhy} inputProps={{ maxLength: 300 }} autoFocus />
+      <Field label="Why it stands; kept with your name" value={why} onValue={setWhy} maxLength={300} autoFocus />
       <div className="acts-line">
         <Button disabled={why.trim() === ''} onClick={() => put(why.trim())}>
           Let it stand

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { availability, type Availability, type Evaluation, type Player } from '../../shared/api/schemas';
 import { clock } from '../../shared/lib/format';

@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useId, useState } from 'react';
 import type { RecordLine } from '../../shared/api/schemas';
 import { Choice, Field } from '../../shared/ui/Field';
@@ -27,7 +27,7 @@ export function CorrectionDialog({ title, line, value: before, fault, isPending,
   const [isAsked, setAsked] = useState(false);
   const needsReason = how !== 'number' && reason.trim() === '';
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} labelledBy={id}>
       <form
         noValidate
         className="page stack"

@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -56,7 +56,7 @@ function Note({ playerId, note }: { playerId: number; note: string }) {
         keep.mutate();
       }}
     >
-      <Field label="Private note, for coaches and the club lead" multiline minRows={2} value={text} onValue={setText} fault={fault} />
+      <Field label="Private note, for coaches and the club lead" lines={2} value={text} onValue={setText} fault={fault} />
       <p className="quiet">What helps to coach. Nothing about health or home.</p>
       {text !== note && (
         <div className="acts-line">
@@ -83,7 +83,7 @@ function Erase({ playerId, name, onClose }: { playerId: number; name: string; on
     },
   });
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} labelledBy={id}>
       <form
         className="page stack"
         onSubmit={(event) => {

@@ -1,7 +1,7 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import type { ProposedBlock, Proposals } from '../../shared/api/bookSchemas';
 import { faultsOf } from '../../shared/api/faults';
 import { propose, sessionQuery, squadQueries, type Wish } from '../../shared/api/queries';
@@ -89,9 +89,9 @@ function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
           take one.
         </p>
         <div className="acts">
-          <Button component={Link} to={`/plan/${session.id}`} variant="text">
+          <LinkButton to={`/plan/${session.id}`} variant="text">
             Back to the plan
-          </Button>
+          </LinkButton>
         </div>
       </div>
       <div className="page stack" style={{ paddingTop: 0 }}>

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useId } from 'react';
 import type { ProposedBlock, Proposals } from '../../shared/api/bookSchemas';
 import { clock, clockTime } from '../../shared/lib/format';

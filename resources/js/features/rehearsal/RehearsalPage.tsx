@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -67,9 +67,9 @@ function Rehearsal({ pack }: { pack: RunPack }) {
         <h1>Rehearsal: {pack.session.title}</h1>
         <p className="quiet">Times are what is expected; who waits is what the plan says. Nothing is written down.</p>
         <div className="acts">
-          <Button component={Link} to={`/plan/${pack.session.id}`} variant="text">
+          <LinkButton to={`/plan/${pack.session.id}`} variant="text">
             Back to the plan
-          </Button>
+          </LinkButton>
         </div>
       </div>
       <div className="page stack" style={{ paddingTop: 0 }}>

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { Written } from './entryText';
 import { quotaOf, shotsOf, type Tap } from './tally';

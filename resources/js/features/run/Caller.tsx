@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useEffect, useRef, useState } from 'react';
 import { countdown } from '../../shared/lib/format';
 import type { RunPack } from '../../shared/api/schemas';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 
 interface KeypadProps {
   /** Whether numbers have a decimal point (times). */

@@ -1,7 +1,6 @@
-import Button from '@mui/material/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import type { Recap, RunPack } from '../../shared/api/schemas';
 import { flushMarks, notedRecap, noteRecap, type Entry } from '../../shared/lib/outbox';
 import { many } from '../../shared/lib/format';
@@ -54,9 +53,9 @@ export function Over({ pack, entries, waived, onWaive, onRollCall, onFinish }: O
       {isFinished ? (
         <div className="stack" role="status">
           <p>The session is closed. What is not sent yet goes out by itself.</p>
-          <Button component={Link} to="/today" variant="contained">
+          <LinkButton to="/today" variant="contained">
             To Today
-          </Button>
+          </LinkButton>
         </div>
       ) : (
         <div className="thumb">

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { ClockReading } from '../../kernel/segmentClock';
 import { countdown, lineWords, mark } from '../../shared/lib/format';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { ReactNode } from 'react';
 import type { Drill } from '../../shared/api/schemas';
 

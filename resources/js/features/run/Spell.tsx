@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { RunPack } from '../../shared/api/schemas';
 import { ageWords } from '../../shared/lib/groups';
 import { questionsOf } from '../../shared/lib/recap';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { DeviceCounts } from './DeviceCounts';
 import { counted, tallyOf, type Tap } from './tally';

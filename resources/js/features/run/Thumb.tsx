@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import type { ClockViewProps } from './ClockView';

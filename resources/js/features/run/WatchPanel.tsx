@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { mark } from '../../shared/lib/format';
 import { useBeat } from './signals';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { RunPack } from '../../shared/api/schemas';
 import { many } from '../../shared/lib/format';

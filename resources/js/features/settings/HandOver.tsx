@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useId, useState } from 'react';
 
 /** A link that is shown once, ready to be copied. */

@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
@@ -33,7 +33,7 @@ export function PersonDialog({ person, onClose }: { person: Person; onClose: () 
   const remove = useMutation({ mutationFn: () => removePerson(person.id), onSuccess });
   const fault = [change.error, remove.error].find((one) => one instanceof ApiError);
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} labelledBy={id}>
       <form
         className="page stack"
         onSubmit={(event) => {

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { ApiError } from '../../shared/api/client';
@@ -134,8 +134,8 @@ function Control({ setting, value, fault, onValue }: ControlProps) {
     case 'number':
       return <NumberField label={setting.label} value={typeof value === 'number' ? value : null} mayBeEmpty onNumber={onValue} fault={fault} />;
     case 'date':
-      return <Field label={setting.label} type="date" value={value ?? ''} onValue={(text) => onValue(text === '' ? null : text)} fault={fault} />;
+      return <Field label={setting.label} type="date" value={String(value ?? '')} onValue={(text) => onValue(text === '' ? null : text)} fault={fault} />;
     case 'text':
-      return <Field label={setting.label} value={value ?? ''} onValue={onValue} fault={fault} />;
+      return <Field label={setting.label} value={String(value ?? '')} onValue={onValue} fault={fault} />;
   }
 }

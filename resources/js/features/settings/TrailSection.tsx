@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { trailPage } from '../../shared/api/staffQueries';
 import { localTime } from '../../shared/lib/format';

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button, FileButton, LinkButton } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { previewQuery, runPackQuery, sessionQuery, squadQueries } from '../../shared/api/queries';
@@ -54,12 +54,12 @@ export function SheetPage() {
           {clockTime(plan.startsAt, worked.data.eightInTenSeconds)} eight in ten.
         </p>
         <div className="acts no-print">
-          <Button component={Link} to={`/plan/${sessionId}`} variant="text">
+          <LinkButton to={`/plan/${sessionId}`} variant="text">
             Back to the plan
-          </Button>
-          <Button component="a" href={`/api/v1/sessions/${sessionId}/calendar`} download={`session-${sessionId}.ics`}>
+          </LinkButton>
+          <FileButton href={`/api/v1/sessions/${sessionId}/calendar`} download={`session-${sessionId}.ics`}>
             For a calendar
-          </Button>
+          </FileButton>
           <Button variant="contained" onClick={() => print()}>
             Print
           </Button>

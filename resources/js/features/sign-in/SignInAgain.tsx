@@ -1,4 +1,4 @@
-import Dialog from '@mui/material/Dialog';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useId } from 'react';
 import type { Me } from '../../shared/api/schemas';
 import { SignInFields } from './SignInFields';
@@ -7,7 +7,7 @@ import { SignInFields } from './SignInFields';
 export function SignInAgain({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
   const id = useId();
   return (
-    <Dialog open aria-labelledby={id}>
+    <Dialog open labelledBy={id}>
       <div className="page stack">
         <h2 id={id}>Sign in again to go on</h2>
         <p>Your sign-in ran out. Nothing you typed is lost.</p>

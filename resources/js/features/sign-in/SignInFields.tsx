@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { Me } from '../../shared/api/schemas';
 import { Field } from '../../shared/ui/Field';

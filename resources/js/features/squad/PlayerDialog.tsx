@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { faultsOf } from '../../shared/api/faults';
@@ -36,7 +36,7 @@ export function PlayerDialog({ player, onClose }: { player: Player | undefined; 
   const notNumber = (text: string) => (text.trim() !== '' && Number.isNaN(Number(text)) ? 'This is not a number.' : undefined);
   const set = (name: keyof typeof form) => (value: string) => setForm((before) => ({ ...before, [name]: value }));
   return (
-    <Dialog open onClose={onClose} aria-labelledby={id} fullWidth maxWidth="xs">
+    <Dialog open onClose={onClose} labelledBy={id}>
       <form
         noValidate
         className="page stack"

@@ -1,5 +1,5 @@
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Button } from '../../shared/ui/Button';
+import { Dialog } from '../../shared/ui/Dialog';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -50,7 +50,7 @@ export function NewSession({ today }: { today: string }) {
           Add a session
         </Button>
       </p>
-      <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby={id} fullWidth maxWidth="xs">
+      <Dialog open={isOpen} onClose={() => setOpen(false)} labelledBy={id}>
         <form
           noValidate
           className="page stack"

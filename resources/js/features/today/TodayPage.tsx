@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { LinkButton } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link } from 'react-router';
@@ -73,12 +73,10 @@ function NextSession({ next, today }: { next: NextUp; today: string }) {
           {isToday ? 'Today' : day(next.startsAt)} {next.startsAt.slice(11)} to {clockTime(next.startsAt, next.slotMinutes * 60)} · {next.place}
         </p>
         <div className="acts">
-          <Button component={Link} to={`/plan/${next.id}`}>
-            Plan
-          </Button>
-          <Button component={Link} to={`/run/${next.id}`} variant="contained">
+          <LinkButton to={`/plan/${next.id}`}>Plan</LinkButton>
+          <LinkButton to={`/run/${next.id}`} variant="contained">
             Run
-          </Button>
+          </LinkButton>
         </div>
       </div>
       {next.evaluation && (

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from '../../shared/ui/Button';
 import type { ReactNode } from 'react';
 import { faultsOf } from '../../shared/api/faults';
 import { Field } from '../../shared/ui/Field';

@@ -1,32 +1,29 @@
-import InputBase, { type InputBaseProps } from '@mui/material/InputBase';
-import NativeSelect from '@mui/material/NativeSelect';
-import { useId } from 'react';
+import { useId, type ChangeEvent, type ComponentPropsWithRef } from 'react';
 
-interface FieldProps extends Omit<InputBaseProps, 'error' | 'id' | 'onChange'> {
+interface FieldProps extends Omit<ComponentPropsWithRef<'input'>, 'id' | 'onChange' | 'value'> {
   label: string;
+  value: string;
   /** A sentence under the field; empty when there is nothing wrong. */
   fault?: string | undefined;
+  /** So many lines, and more as they are written; one that never breaks where nothing is said. */
+  lines?: number;
   onValue: (value: string) => void;
 }
 
 /** A labelled input with its fault beneath it, tied together for screen readers. */
-export function Field({ label, fault, onValue, inputProps, ...rest }: FieldProps) {
+export function Field({ label, fault, lines, onValue, ...rest }: FieldProps) {
   const id = useId();
+  const tied = {
+    id,
+    'aria-invalid': Boolean(fault),
+    'aria-describedby': fault ? `${id}-fault` : undefined,
+    onChange: (event: ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => onValue(event.target.value),
+  };
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>
-      <InputBase
-        {...rest}
-        id={id}
-        error={Boolean(fault)}
-        onChange={(event) => onValue(event.target.value)}
-        inputProps={{ ...inputProps, 'aria-describedby': fault ? `${id}-fault` : undefined }}
-      />
-      {fault && (
-        <span className="fault" id={`${id}-fault`} role="alert">
-          {fault}
-        </span>
-      )}
+      {lines === undefined ? <input {...rest} {...tied} /> : <textarea {...(rest as ComponentPropsWithRef<'textarea'>)} {...tied} rows={lines} />}
+      <Fault id={id} fault={fault} />
     </div>
   );
 }
@@ -45,24 +42,29 @@ export function Choice({ label, value, options, fault, onValue }: ChoiceProps) {
   return (
     <div className="field">
       <label htmlFor={id}>{label}</label>
-      <NativeSelect
-        input={<InputBase />}
+      <select
+        id={id}
         value={value}
-        error={Boolean(fault)}
+        aria-invalid={Boolean(fault)}
+        aria-describedby={fault ? `${id}-fault` : undefined}
         onChange={(event) => onValue(event.target.value)}
-        inputProps={{ id, 'aria-describedby': fault ? `${id}-fault` : undefined }}
       >
         {options.map(([key, words]) => (
           <option key={key} value={key}>
             {words}
           </option>
         ))}
-      </NativeSelect>
-      {fault && (
-        <span className="fault" id={`${id}-fault`} role="alert">
-          {fault}
-        </span>
-      )}
+      </select>
+      <Fault id={id} fault={fault} />
     </div>
+  );
+}
+
+function Fault({ id, fault }: { id: string; fault: string | undefined }) {
+  if (!fault) return null;
+  return (
+    <span className="fault" id={`${id}-fault`} role="alert">
+      {fault}
+    </span>
   );
 }

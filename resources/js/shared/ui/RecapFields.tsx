@@ -34,12 +34,11 @@ export function RecapFields({ value, onChange, onSettled, fault }: RecapFieldsPr
       <Field
         label="What they said, in a few words and without names"
         value={value.answers}
-        multiline
-        minRows={2}
+        lines={2}
         onValue={(answers) => onChange({ ...value, answers })}
         onBlur={onSettled}
         fault={fault}
-        inputProps={{ maxLength: 500 }}
+        maxLength={500}
       />
       <fieldset className="presses">
         <legend>How hard was it?</legend>

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from './Button';
 import { ApiError } from '../api/client';
 
 export function Loading({ what }: { what: string }) {

@@ -1,4 +1,4 @@
-import Button from '@mui/material/Button';
+import { Button } from './Button';
 import { useEffect, useState } from 'react';
 import type { Drawing } from '../api/schemas';
 import { whereAt } from '../lib/walk';
