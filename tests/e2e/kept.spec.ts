@@ -20,6 +20,8 @@ test('a browser without a store runs the session, says so, and the number arrive
   await page.setViewportSize(phone);
   await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }));
   await signIn(page);
+  // Said before the session, while there is still time.
+  await expect(page.getByText('This device keeps nothing: its store is full or shut.')).toBeVisible();
   await rollCall(page, 'No store');
   await context.setOffline(true);
   await type(page, '31');

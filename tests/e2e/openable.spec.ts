@@ -15,6 +15,7 @@ test('it opens without a network, with the packs of the next sessions, and no nu
   // The next session's pack is taken along without anybody opening it.
   const taken = () => page.evaluate(async () => (await (await caches.open('held')).keys()).filter(({ url }) => /sessions\/\d+\/run$/.test(url)).length);
   await expect.poll(taken).toBeGreaterThan(0);
+  await expect(page.getByText(/^On this device since .*: it opens without a network\.$/)).toBeVisible();
 
   await page.goBack();
   await runLink(page).click();

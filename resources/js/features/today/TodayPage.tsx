@@ -11,6 +11,7 @@ import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { NewSession } from './NewSession';
+import { OnThisDevice } from './OnThisDevice';
 
 export function TodayPage() {
   const { squadId, squad } = useSquadId();
@@ -34,6 +35,7 @@ export function TodayPage() {
       <div className="page two">
         <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
         <div className="stack">
+          {data.next && <OnThisDevice sessionId={data.next.id} />}
           {data.next && <Who next={data.next} />}
           {data.next?.lastRecap && <LastRecap last={data.next.lastRecap} />}
           <Stale stale={data.stale} />

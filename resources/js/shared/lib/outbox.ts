@@ -331,6 +331,16 @@ async function sendRecaps(): Promise<void> {
   }
 }
 
+/** About as much as a run's state. */
+const probe = { sessionId: 0, state: 'x'.repeat(100_000) };
+
+/** Whether the device's store would keep a run; what was tried leaves nothing behind. */
+export async function keepsHere(): Promise<boolean> {
+  const isKept = await runs.put(probe);
+  await runs.remove(probe.sessionId);
+  return isKept;
+}
+
 export const keepRunState = (sessionId: number, kept: unknown): Promise<unknown> => runs.put({ sessionId, state: JSON.stringify(kept) });
 
 export async function keptRunState(sessionId: number): Promise<unknown> {

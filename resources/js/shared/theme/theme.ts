@@ -3,7 +3,7 @@ import { tokens, type ThemeName } from './tokens';
 
 const textFace = '"Atkinson Hyperlegible Next", system-ui, sans-serif';
 
-/** The component library under our own rules: ink outlines and no shadows. It draws what lies over a view; the rest is our own sheet. */
+/** The component library under our own rules: ink outlines, no shadows, nothing that fades. It draws what lies over a view; the rest is our own sheet. */
 export function themeOf(name: ThemeName) {
   const colour = tokens[name];
   return createTheme({
@@ -15,7 +15,6 @@ export function themeOf(name: ThemeName) {
     },
     shape: { borderRadius: 3 },
     typography: { fontFamily: textFace, fontSize: 15 },
-    transitions: { duration: { shortest: 120, shorter: 120, short: 140, standard: 160, complex: 180, enteringScreen: 160, leavingScreen: 120 } },
     components: {
       MuiDialog: { styleOverrides: { paper: { border: `1.5px solid ${colour.ink}`, boxShadow: 'none', backgroundImage: 'none' } } },
     },

@@ -17,7 +17,7 @@ export function OverView({ open = true, labelledBy, wide = false, onClose, child
   return (
     <CacheProvider value={styles}>
       <ThemeProvider theme={theme}>
-        <Dialog open={open} {...(onClose && { onClose })} aria-labelledby={labelledBy} fullWidth maxWidth={wide ? 'sm' : 'xs'}>
+        <Dialog open={open} {...(onClose && { onClose })} aria-labelledby={labelledBy} transitionDuration={0} fullWidth maxWidth={wide ? 'sm' : 'xs'}>
           {children}
         </Dialog>
       </ThemeProvider>
