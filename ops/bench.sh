@@ -12,6 +12,7 @@ run_bench() {
 
 # $1: "short" for a go of each, which shows that every figure can be taken
 measure() {
+  install_packages chromium
   make_demo_database bench
   stop_web bench
   start_web bench "$BENCH_PORT" bench "    location = /bare {
@@ -24,6 +25,7 @@ measure() {
     }"
   local result=0
   APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
+  node bench/phone.mjs "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
   stop_web bench
   return "$result"
 }

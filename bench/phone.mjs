@@ -1,0 +1,90 @@
+/*
+ * First and later visits as on a phone: the processor slowed four times, 1.6 Mb/s and 150 ms, by the browser's own emulation, beside an
+ * empty page with the same libraries in the same run. Called by ./sparrow bench. $1: the address of the server, $2: "short" for one go.
+ */
+import { readFileSync } from 'node:fs';
+import { chromium } from 'playwright';
+
+const [, , address, how] = process.argv;
+const rounds = how === 'short' ? 1 : 5;
+const manifest = JSON.parse(readFileSync('public/build/manifest.json', 'utf8'));
+const empty = `<!doctype html><div id="root"></div><script type="module" src="/build/${manifest['resources/js/bench/empty.tsx'].file}"></script>`;
+const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
+
+const browser = await chromium.launch({ executablePath: process.env.SPARROW_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+
+/** A phone of its own, signed in, with nothing kept. */
+async function phone(serviceWorkers) {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address, serviceWorkers });
+  await context.request.get('/api/v1/pulse');
+  const { cookies } = await context.storageState();
+  const token = decodeURIComponent(cookies.find(({ name }) => name === 'XSRF-TOKEN').value);
+  const answer = await context.request.post('/api/v1/sign-in', { data: coach, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': token } });
+  if (!answer.ok()) throw new Error(`Signing in answered ${answer.status()}.`);
+  await context.route('**/empty', (route) => route.fulfill({ contentType: 'text/html', body: empty }));
+  return context;
+}
+
+async function slowed(context, offline = false) {
+  const page = await context.newPage();
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  await session.send('Network.emulateNetworkConditions', { offline, latency: 150, downloadThroughput: 200_000, uploadThroughput: 93_750 });
+  return page;
+}
+
+/** Milliseconds until what the page is there for is seen. */
+async function visit(page, path, seen) {
+  const start = performance.now();
+  await page.goto(path, { waitUntil: 'commit' });
+  await seen(page).first().waitFor({ timeout: 60_000 });
+  return performance.now() - start;
+}
+
+const order = (page) => page.getByRole('heading', { name: 'Running order' });
+const totals = (page) => page.getByRole('status', { name: 'Totals' });
+const start = (page) => page.getByRole('button', { name: 'Start' });
+const nothing = (page) => page.getByRole('heading', { name: 'Empty' });
+
+const times = { empty: [], today: [], plan: [], later: [], run: [] };
+let run = '';
+for (let round = 0; round < rounds; round++) {
+  for (const [name, path, seen] of [
+    ['empty', '/empty', nothing],
+    ['today', '/today', order],
+    ['plan', '/plan', totals],
+  ]) {
+    const context = await phone('block');
+    times[name].push(await visit(await slowed(context), path, seen));
+    await context.close();
+  }
+  const context = await phone('allow');
+  const page = await context.newPage();
+  await page.goto('/today');
+  await order(page).waitFor();
+  run ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.reload();
+  await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
+  // Once by hand, so that all of it is held.
+  await page.goto(run);
+  await start(page).waitFor();
+  await page.close();
+  times.later.push(await visit(await slowed(context), '/today', order));
+  await context.setOffline(true);
+  times.run.push(await visit(await slowed(context, true), run, start));
+  await context.close();
+}
+await browser.close();
+
+const median = (list) => list.toSorted((a, b) => a - b)[Math.floor(list.length / 2)];
+const beside = median(times.empty);
+console.log(`\non a phone slowed four times, 1.6 Mb/s, 150 ms, ${rounds} each      ms   empty pages`);
+for (const [name, words] of [
+  ['empty', 'the libraries and nothing else'],
+  ['today', 'first visit, Today'],
+  ['plan', 'first visit, Plan'],
+  ['later', 'later visit, Today'],
+  ['run', 'cold start of Run without a network'],
+])
+  console.log(`${words.padEnd(44)} ${median(times[name]).toFixed(0).padStart(8)} ${(median(times[name]) / beside).toFixed(2).padStart(8)}`);
