@@ -288,7 +288,11 @@ final class DrillResource
     /** @return array<string, mixed> */
     private static function stitch(PathStitch $stitch): array
     {
-        return self::point($stitch->at) + ['foot' => $stitch->foot->value, 'surface' => $stitch->surface->value, 'degrees' => round(rad2deg($stitch->radians), 1)];
+        return self::point($stitch->at) + [
+            'foot' => $stitch->foot->value,
+            'surface' => $stitch->surface->value,
+            'degrees' => round(rad2deg($stitch->radians), 1),
+        ];
     }
 
     /** @return list<string> what one station needs, in words */
