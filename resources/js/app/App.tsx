@@ -28,7 +28,7 @@ const queryClient = new QueryClient({
 });
 
 // Asked for while the first view's own script is still on its way; the frame waits for both.
-if (!/^\/(invitation|reset)\//.test(location.pathname)) void queryClient.prefetchQuery(meQuery);
+if (!/^\/(invitation|reset)\//.test(location.pathname)) void queryClient.query(meQuery).catch(() => undefined);
 
 function keptTheme(): ThemeName {
   return noted('theme') === 'dusk' ? 'dusk' : 'paper';
