@@ -27,6 +27,8 @@ final class BookTable
 {
     private const SIZES = [1, 2, 7, 14];
 
+    private const OTHER_SIZES = [3, 5, 9, 20];
+
     private const MOST_MARKERS_A_PLAYER = 3;
 
     private const SPARE_MARKERS = 6;
@@ -47,6 +49,14 @@ final class BookTable
             }
         }
 
+        $others = [];
+        foreach ($drills as $drill) {
+            foreach (self::OTHER_SIZES as $players) {
+                $why = self::whyItStays($drill, $players, self::worked($drill, $players));
+                $others = $why === '' ? $others : [...$others, "| {$drill->slug} | {$players} | {$why} |"];
+            }
+        }
+
         return implode("\n", [
             '# The book, planned',
             'Written by `php artisan sparrow:table > docs/book.md`: every drill at its own dose for 1, 2, 7 and 14 players on 60 by 40 yd, '
@@ -59,6 +69,13 @@ final class BookTable
             '| drill | players | places | in all | work | ball | longest wait | markers | balls | said | why it stays |',
             '|---|---|---|---|---|---|---|---|---|---|---|',
             ...$rows,
+            '',
+            '## For 3, 5, 9 and 20',
+            'Only where something stays so; every other plan of these sizes has nothing to say of it.',
+            '',
+            '| drill | players | why it stays |',
+            '|---|---|---|',
+            ...$others,
         ])."\n";
     }
 
