@@ -19,7 +19,7 @@ final class Search
     private const IMPROVED = 2;
 
     /** Of each part's choices so many are tried two parts at a time. */
-    private const PAIRED = 6;
+    private const PAIRED = 8;
 
     /**
      * @param  array<string, list<Option>>  $options  phase → what may stand there
