@@ -71,7 +71,7 @@ final class BookTable
             ...$rows,
             '',
             '## For 3, 5, 9 and 20',
-            'Only where something stays so; every other plan of these sizes has nothing to say of it.',
+            'Only where something stays so; every other plan of these sizes is within the bounds above.',
             '',
             '| drill | players | why it stays |',
             '|---|---|---|',
