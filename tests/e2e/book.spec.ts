@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, phone, signIn } from './support';
+import { expectAccessible, phone, signedIn, signIn } from './support';
 
 test('a move is found by what a coach calls it and followed foot by foot', async ({ page }) => {
   await signIn(page);
@@ -43,4 +43,12 @@ test('the book fits a phone', async ({ page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);
   }
+});
+
+test('words that cannot be looked up are said, and the book stays', async ({ page }) => {
+  await signedIn(page);
+  await page.route('**/search-index', (route) => route.abort());
+  await page.goto('/book?find=toe');
+  await expect(page.getByText(/^The words could not be looked up, so everything is shown\./)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Sole taps', exact: true })).toBeVisible();
 });

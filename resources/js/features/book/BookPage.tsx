@@ -14,7 +14,7 @@ export function BookPage() {
   const [params, setParams] = useSearchParams();
   const asked = params.get('find') ?? '';
   const all = useQuery(bookQueries.moves);
-  const found = useNamed('move', all.data, asked);
+  const { found, fault } = useNamed('move', all.data, asked);
   return (
     <>
       <div className="head">
@@ -34,6 +34,11 @@ export function BookPage() {
         </div>
         {all.isPending && <Loading what="the book" />}
         {all.isError && <Failed fault={all.error} onRetry={() => void all.refetch()} />}
+        {fault && (
+          <p className="warn" role="status">
+            {fault}
+          </p>
+        )}
         {found && <Found moves={found} asked={asked.trim()} />}
       </div>
     </>

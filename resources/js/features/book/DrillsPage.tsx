@@ -23,7 +23,7 @@ export function DrillsPage() {
   const wishes = Object.fromEntries([...params].map(([name, value]): [string, string] => [name, value.trim()]).filter(([, value]) => value !== ''));
   const { find: asked = '', ...there } = wishes;
   const fitting = useQuery(bookQueries.drills(squadId, there));
-  const found = useNamed('drill', fitting.data, asked);
+  const { found, fault } = useNamed('drill', fitting.data, asked);
   const wish = (name: string, value: string) =>
     setParams(
       (before) => {
@@ -53,6 +53,11 @@ export function DrillsPage() {
         <DrillWishes wishes={wishes} onWish={wish} onClear={() => setParams({}, { replace: true })} />
         {fitting.isPending && <Loading what="the book" />}
         {fitting.isError && <Failed fault={fitting.error} onRetry={() => void fitting.refetch()} />}
+        {fault && (
+          <p className="warn" role="status">
+            {fault}
+          </p>
+        )}
         {found && <Found drills={found} />}
         {squad && squad.role !== 'assistant' && (
           <p>
