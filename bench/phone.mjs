@@ -63,7 +63,8 @@ for (let round = 0; round < rounds; round++) {
   await page.goto('/today');
   await order(page).waitFor();
   run ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
-  await page.evaluate(() => navigator.serviceWorker.ready);
+  // Not by the worker's promise alone: it waits for ever where none can be installed.
+  await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active, undefined, { timeout: 60_000 });
   await page.reload();
   await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
   // Once by hand, so that all of it is held.

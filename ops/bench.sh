@@ -25,7 +25,7 @@ measure() {
     }"
   local result=0
   APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
-  node bench/phone.mjs "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
+  timeout 600 node bench/phone.mjs "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?
   stop_web bench
   return "$result"
 }

@@ -29,7 +29,7 @@ step() {
 }
 
 prepare_var() {
-  mkdir -p "$VAR"/{logs,run/no-files,stamps,backups,test,storage/{app,logs,framework/{cache/data,sessions,views}}} bootstrap/cache 2>/dev/null \
+  mkdir -p "$VAR"/{logs,run/no-files,stamps,backups,test,phpunit,storage/{app,logs,framework/{cache/data,sessions,views}}} bootstrap/cache 2>/dev/null \
     || die "cannot write to $VAR. Check its owner and the free disk space."
   local free_kb
   free_kb=$(df -Pk "$VAR" | awk 'NR==2 {print $4}')

@@ -64,12 +64,13 @@ install_node_libraries() {
 build_front_end() {
   local wanted
   wanted=$(find resources -type f -print0 | sort -z | xargs -0 cat vite.config.ts tsconfig.json package-lock.json | sha256sum | cut -d' ' -f1)
-  fresh build "$wanted" && [ -f public/build/manifest.json ] && return 0
-  say "Building the front end …"
-  step "the front-end build" "Mend what it names, then start again." build npx vite build
-  # The servers' account reads it; under this script's umask it could not.
-  chmod -R a+rX public/build
-  stamp build "$wanted"
+  if ! { fresh build "$wanted" && [ -f public/build/manifest.json ] && [ -f public/sw.js ]; }; then
+    say "Building the front end …"
+    step "the front-end build" "Mend what it names, then start again." build npx vite build
+    stamp build "$wanted"
+  fi
+  # The servers' account reads all of it; under this script's umask it could not.
+  chmod -R a+rX public
 }
 
 install_all() {

@@ -75,6 +75,18 @@ final class StartTest extends TestCase
         );
     }
 
+    /** Built under a strict umask: a service worker that only root reads opens nothing without a network. */
+    public function test_everything_public_is_given_to_who_asks(): void
+    {
+        $path = self::$checkout->path.'/public';
+        $files = array_filter(explode("\n", Checkout::must("cd {$path} && find . -type f ! -name index.php ! -path './build/manifest.json'")));
+        self::assertContains('./sw.js', $files);
+        foreach ($files as $file) {
+            $headers = get_headers(self::$checkout->address().substr($file, 1));
+            self::assertStringContainsString(' 200 ', $headers === false ? 'nobody answered' : $headers[0], $file);
+        }
+    }
+
     public function test_the_applications_account_can_neither_read_nor_write_files(): void
     {
         preg_match('/^DB_PASSWORD=(.+)$/m', (string) file_get_contents(self::$checkout->path.'/.env'), $password);
