@@ -88,6 +88,9 @@ db_password() { secret "$VAR/run/db.password" | tr -d '+/='; }
 
 # $1: the database; tests get room for one database per process. Rights on databases: reading and writing files is not among them.
 make_database() {
+  # What is kept for it, which config/cache.php looks for there.
+  local kept="$VAR/storage/framework/cache/data/$1"
+  mkdir -p "$kept" && hand_over "$kept"
   as_admin mariadb <<SQL
 CREATE DATABASE IF NOT EXISTS \`$1\` CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_520_ci;
 CREATE USER IF NOT EXISTS 'sparrow'@'127.0.0.1';

@@ -31,6 +31,7 @@ use App\Http\Controllers\PlayerNoteController;
 use App\Http\Controllers\ProposalsController;
 use App\Http\Controllers\PulseController;
 use App\Http\Controllers\RecapController;
+use App\Http\Controllers\ReminderController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
@@ -125,6 +126,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
     Route::get('sessions/{session}/run', [RunController::class, 'show']);
     Route::put('sessions/{session}/run', [RunController::class, 'update']);
+    Route::post('sessions/{session}/reminders', [ReminderController::class, 'store']);
     Route::put('sessions/{session}/recap', [RecapController::class, 'update']);
 
     Route::post('marks', [MarkBatchController::class, 'store']);

@@ -11,6 +11,7 @@ use App\Models\TrainingSession;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Record\Aim;
 use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Run\Reminders;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use Illuminate\Support\Collection;
 
@@ -27,6 +28,7 @@ final readonly class RunPack
      * @param  array<string, array{easier: string|null, harder: string|null}>  $steps  drill's slug → what is one step easier and harder
      * @param  Collection<int, Player>  $others  of the squad, who are not coming
      * @param  list<Mark>  $taken  numbers of this session that were taken already, from whatever phone
+     * @param  Reminders  $reminders  as whoever asks may see them
      */
     public function __construct(
         public TrainingSession $session,
@@ -40,6 +42,7 @@ final readonly class RunPack
         public array $steps,
         public Collection $others,
         public array $taken,
+        public Reminders $reminders,
     ) {
     }
 

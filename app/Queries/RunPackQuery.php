@@ -11,8 +11,8 @@ use App\Models\SessionBlock;
 use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
 use App\Planning\SquadAims;
+use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Record\Aim;
-use FleetSparrow\Core\Shared\CalendarDate;
 
 final class RunPackQuery
 {
@@ -25,12 +25,14 @@ final class RunPackQuery
         private readonly PlanEvaluationQuery $evaluations,
         private readonly RecordQuery $records,
         private readonly SquadAims $aims,
+        private readonly RemindersQuery $reminders,
     ) {
     }
 
     /** @throws \FleetSparrow\Core\Exception\CoreException If the session cannot be evaluated, as when nobody is coming. */
-    public function of(TrainingSession $session, CalendarDate $day, ?int $coachId): RunPack
+    public function of(TrainingSession $session, ClubDay $clubDay, int $coachId): RunPack
     {
+        $day = $clubDay->on($session->starts_at_utc);
         $session->load(['blocks.drillVersion', 'attendances', 'overrides', 'squad.players']);
         $playerIds = $session->comingPlayerIds();
         $isComing = fn (Player $one): bool => in_array($one->id, $playerIds, true);
@@ -40,7 +42,8 @@ final class RunPackQuery
         $evaluation = $this->evaluations->evaluate($session->squad, $draft, $day, $coachId);
         $lineKeys = $this->lineKeys($session);
         $wanted = array_values(array_unique($lineKeys));
-        $readings = $this->records->readings(array_map(intval(...), array_values($session->squad->players->modelKeys())), $wanted);
+        $everybody = array_map(intval(...), array_values($session->squad->players->modelKeys()));
+        $readings = $this->records->readings($everybody, $wanted);
 
         $lines = RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all();
 
@@ -64,6 +67,7 @@ final class RunPackQuery
             others: $others->values(),
             taken: array_values(Mark::query()->where('training_session_id', $session->id)->tap(Mark::standing(...))
                 ->orderBy('recorded_at_utc')->get()->all()),
+            reminders: $this->reminders->of($everybody, $clubDay, $coachId),
             aims: self::within($session, $this->aims->of($session->squad, $lines)),
         );
     }

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Actions\Plan\CloseRun;
 use App\Actions\Plan\KeepPlan;
 use App\Actions\Record\TakeMarks;
+use App\Actions\Record\TakeReminders;
 use App\Models\Attendance;
 use App\Models\Club;
 use App\Models\DrillVersion;
@@ -67,6 +68,17 @@ class DemoSeeder extends Seeder
         ['recap_answers' => 'The turn only works when the last touch is short.', 'recap_how_hard' => 'about-right'],
     ];
 
+    /** Sessions back from now, whose, what was noted. */
+    private const REMINDERS = [
+        [-6, 'Piet', 'said', 'Shorten the last touch'],
+        [-6, 'Kofi', 'said', 'Look over the shoulder'],
+        [-4, 'Piet', 'again', 'Shorten the last touch'],
+        [-3, 'Kofi', 'fixed', 'Look over the shoulder'],
+        [-2, 'Piet', 'again', 'Shorten the last touch'],
+        [-1, 'Malia', 'said', 'Other foot first'],
+        [-1, 'Ines', 'watch', ''],
+    ];
+
     private const YOUNGER = [
         ['Anouk', 1, 'R', 8],
         ['Bilal', 2, 'L', 8],
@@ -82,6 +94,7 @@ class DemoSeeder extends Seeder
     public function __construct(
         private readonly KeepPlan $keepPlan,
         private readonly TakeMarks $takeMarks,
+        private readonly TakeReminders $takeReminders,
         private readonly PlanEvaluationQuery $evaluations,
         private readonly CloseRun $closeRun,
         private readonly ClubContext $context,
@@ -108,6 +121,7 @@ class DemoSeeder extends Seeder
         foreach ($dates['past'] as $i => $date) {
             $session = $this->session($squad, $i, $date, $random);
             $marks = $this->runSession($session, $i, $players, $coach, $random);
+            $this->remind($session, $i - count($dates['past']), $players, $coach);
             $this->close($session, $club->day(), $i, $coach, $random);
             if ($i === count($dates['past']) - 1) {
                 $this->secondLook($marks, $coach, $assistant);
@@ -121,6 +135,20 @@ class DemoSeeder extends Seeder
         }
         $this->session($younger, 1, $dates['next'][0], $random);
         $this->context->leave();
+    }
+
+    /** @param  list<Player>  $players */
+    private function remind(TrainingSession $session, int $number, array $players, User $coach): void
+    {
+        $ids = array_combine(array_column($players, 'name'), array_column($players, 'id'));
+        $events = array_filter(self::REMINDERS, fn (array $one): bool => $one[0] === $number);
+        $this->takeReminders->take($session, array_map(fn (int $i): array => [
+            'uuid' => $this->uuid("reminder {$i}"),
+            'playerId' => $ids[self::REMINDERS[$i][1]],
+            'kind' => self::REMINDERS[$i][2],
+            'words' => self::REMINDERS[$i][3],
+            'notedAt' => $session->starts_at_utc->addMinutes(20)->format('Y-m-d\TH:i:s\Z'),
+        ], array_keys($events)), $coach);
     }
 
     private function user(Club $club, string $name, string $email): User

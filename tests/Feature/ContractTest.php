@@ -64,6 +64,13 @@ final class ContractTest extends FeatureTestCase
             ],
         ];
         $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
+        $answers['reminders'] = [
+            'POST api/v1/sessions/{session}/reminders',
+            $this->actingAs($this->coach)->postJson("/api/v1/sessions/{$sessionId}/reminders", ['events' => [[
+                'uuid' => '00000000-0000-4000-8000-000000000001', 'playerId' => $player, 'kind' => 'said', 'words' => 'Far foot',
+                'notedAt' => '2026-03-10T11:00:00.000Z',
+            ], []]])->assertOk(),
+        ];
         $this->actingAs($this->coach)->putJson("/api/v1/players/{$player}/note", ['note' => 'Likes to go left.'])->assertOk();
         $this->actingAs($this->lead)
             ->postJson('/api/v1/club/invitations', ['email' => 'new@quay.example', 'role' => 'coach', 'squadId' => $this->squad->id])

@@ -105,6 +105,7 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/sessions/{session}/actual' => Ability::View,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,
+        'POST api/v1/sessions/{session}/reminders' => Ability::Run,
         'PUT api/v1/sessions/{session}/recap' => Ability::Run,
         'POST api/v1/marks' => self::BY_ITEM,
     ];
@@ -406,6 +407,7 @@ final class WallsTest extends FeatureTestCase
             'PUT api/v1/squads/{squad}/settings' => $settings,
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
+            'POST api/v1/sessions/{session}/reminders' => ['events' => [[]]],
             'PUT api/v1/sessions/{session}/run' => ['startedAt' => '2026-03-12T17:00:00Z'],
             'PUT api/v1/sessions/{session}/recap' => ['answers' => 'Small touches first.', 'howHard' => 'about-right'],
             'POST api/v1/squads/{squad}/drills', 'PUT api/v1/squads/{squad}/drills/{slug}',

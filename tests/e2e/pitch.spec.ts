@@ -48,6 +48,20 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await page.getByRole('button', { name: 'Easier', pressed: true }).tap();
   await expect(page.getByText('Easier today')).toBeHidden();
 
+  // One thing to mend beside a name, said without a network, with a press or in own words; and who is to be looked at.
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'To one player' }).tap();
+  const beside = (name: string) => page.getByRole('group', { name, exact: true });
+  await beside('Amina').getByRole('button', { name: 'Say' }).tap();
+  await page.getByRole('button', { name: 'Keep it' }).tap();
+  await expect(page.getByText('Say in a few words what Amina is to mend.')).toBeVisible();
+  await page.getByLabel('In your words, to Amina').fill('Both knees bent');
+  await page.getByRole('button', { name: 'Keep it' }).tap();
+  await beside('Bo').getByRole('button', { name: 'Watch' }).tap();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'To the clock' }).tap();
+  await expect(page.getByText(/^Remind .*Amina: Both knees bent.*watch Bo/)).toBeVisible();
+
   // One of a pair goes home, one only serves: two pairs and one who counts.
   await page.getByRole('button', { name: 'More' }).tap();
   await page.getByRole('button', { name: 'Who is here' }).tap();
@@ -98,6 +112,24 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   // Who went home early was there.
   await expect(page.getByRole('row', { name: /^Zigzag, inside and outside/ })).toContainText(/under|Skipped|As planned/);
   await expect(page.getByText('Who comes: 7 of 14')).toBeVisible();
+
+  // Next time it stands beside the name until it is fixed.
+  await newSession(page, 'The time after', 2);
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  await runLink(page).click();
+  await page
+    .getByText(/^Remind .*Amina: Both knees bent/)
+    .getByRole('button', { name: 'Note' })
+    .tap();
+  await beside('Bo').getByRole('button', { name: 'Watch', pressed: true }).tap();
+  await beside('Amina').getByRole('button', { name: 'Fixed' }).tap();
+  await expect(page.getByText('fixed: Both knees bent')).toBeVisible();
+  await page.getByRole('button', { name: 'To the clock' }).tap();
+  await expect(page.getByText(/^Remind/)).toBeHidden();
+  await page.goto('/squad');
+  await page.getByRole('link', { name: 'Amina', exact: true }).first().click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Fixed: Both knees bent' })).toBeVisible();
 });
 
 test('numbers are tapped, taken in halves, ball by ball and good or not, and stand as if they had been typed', async ({ page }) => {

@@ -8,6 +8,7 @@ use App\Actions\Squad\KeepPlayer;
 use App\Http\Requests\PlayerRequest;
 use App\Http\Resources\LineResource;
 use App\Http\Resources\PlayerResource;
+use App\Http\Resources\ReminderResource;
 use App\Models\Player;
 use App\Models\Squad;
 use App\OpenApi\Delete;
@@ -16,6 +17,7 @@ use App\OpenApi\Post;
 use App\OpenApi\Put;
 use App\Planning\SquadAims;
 use App\Queries\RecordQuery;
+use App\Queries\RemindersQuery;
 use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -24,9 +26,15 @@ use Illuminate\Support\Facades\Gate;
 class PlayerController extends Controller
 {
     #[Get('/players/{player}', 'One player: marks by line, records, next targets.', answers: 'PlayerPage')]
-    public function show(Player $player, RecordQuery $records, SquadAims $aims): JsonResponse
-    {
+    public function show(
+        Request $request,
+        Player $player,
+        RecordQuery $records,
+        SquadAims $aims,
+        RemindersQuery $reminders,
+    ): JsonResponse {
         Gate::authorize('view', $player->squad);
+        $noted = $reminders->of([$player->id], $this->day($request), $this->user($request)->id);
         $readings = $records->readings([$player->id])[$player->id] ?? [];
         $lines = $records->lines();
         $own = $aims->of($player->squad, $lines);
@@ -46,9 +54,13 @@ class PlayerController extends Controller
             ] <=> [$b['line']['drillName'], $b['line']['window'], $b['line']['side']],
         );
 
-        return new JsonResponse(
-            PlayerResource::of($player) + ['squadId' => $player->squad_id, 'squadName' => $player->squad->name, 'lines' => $standings],
-        );
+        return new JsonResponse(PlayerResource::of($player) + [
+            'squadId' => $player->squad_id,
+            'squadName' => $player->squad->name,
+            'lines' => $standings,
+            'reminders' => array_map(ReminderResource::of(...), $noted->ofPlayer($player->id)),
+            'isWatched' => in_array($player->id, $noted->watched(), true),
+        ]);
     }
 
     #[Post('/squads/{squad}/players', 'Adds a player; a first name is enough.', answers: 'Player', takes: 'PlayerFields', status: 201)]

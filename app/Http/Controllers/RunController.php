@@ -41,7 +41,7 @@ class RunController extends Controller
 
         return new JsonResponse(
             RunPackResource::of(
-                $query->of($session, $this->day($request)->on($session->starts_at_utc), $this->user($request)->id),
+                $query->of($session, $this->day($request), $this->user($request)->id),
                 $this->day($request),
             ),
         );

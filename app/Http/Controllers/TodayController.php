@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\EvaluationResource;
+use App\Http\Resources\ReminderResource;
 use App\Http\Resources\SessionResource;
 use App\Models\Squad;
 use App\Models\TrainingSession;
@@ -12,6 +13,7 @@ use App\OpenApi\Get;
 use App\OpenApi\Shape;
 use App\Planning\PlanDraft;
 use App\Queries\PlanEvaluationQuery;
+use App\Queries\RemindersQuery;
 use App\Queries\TodayQuery;
 use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Http\JsonResponse;
@@ -45,18 +47,26 @@ use Illuminate\Support\Facades\Gate;
             'last' => 'LastSession?',
             'stale' => 'StaleFamily[]',
             'upcoming' => 'UpcomingSession[]',
+            'reminders' => 'OpenReminder[]',
+            'watchedIds' => 'int[]',
         ],
     ),
 ]
 class TodayController extends Controller
 {
     #[Get('/squads/{squad}/today', 'What a coach wants to know before leaving for the pitch.', answers: 'Today')]
-    public function __invoke(Request $request, Squad $squad, TodayQuery $query, PlanEvaluationQuery $evaluations): JsonResponse
-    {
+    public function __invoke(
+        Request $request,
+        Squad $squad,
+        TodayQuery $query,
+        PlanEvaluationQuery $evaluations,
+        RemindersQuery $reminders,
+    ): JsonResponse {
         Gate::authorize('view', $squad);
         $day = $this->day($request);
         $next = $query->next($squad)?->setRelation('squad', $squad);
         $last = $query->last($squad);
+        $noted = $reminders->of(array_values(array_map(intval(...), $squad->players->modelKeys())), $day, $this->user($request)->id);
 
         return new JsonResponse([
             'today' => $day->today()->iso(),
@@ -76,6 +86,8 @@ class TodayController extends Controller
                     fn (TrainingSession $session): array => SessionResource::summary($session, $day)
                         + ['week' => $day->week($session->starts_at_utc)],
                 )->all(),
+            'reminders' => ReminderResource::open($noted->open()),
+            'watchedIds' => $noted->watched(),
         ]);
     }
 

@@ -31,7 +31,9 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('Target', ['value' => 'number', 'because' => 'string', 'chance' => 'number?', 'harder' => 'string?'])]
 #[Shape('Standing', ['days' => 'LineDay[]', 'record' => 'LineRecord?', 'target' => 'Target?', 'openTries' => 'int'])]
 #[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
-#[Shape('PlayerPage', ['squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]'], extends: 'Player')]
+#[Shape('PlayerPage', [
+    'squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]', 'reminders' => 'Reminder[]', 'isWatched' => 'bool',
+], extends: 'Player')]
 #[
     Shape(
         'SquadBoard',

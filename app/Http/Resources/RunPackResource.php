@@ -48,6 +48,8 @@ use FleetSparrow\Core\Timeline\SegmentKind;
             'taken' => 'Taken[]',
             'others' => 'Player[]',
             'tables' => 'SizeTable[]',
+            'reminders' => 'OpenReminder[]',
+            'watchedIds' => 'int[]',
         ],
     ),
 ]
@@ -83,6 +85,8 @@ final class RunPackResource
             ),
             'others' => $pack->others->map(PlayerResource::of(...))->values()->all(),
             'tables' => SizeTableResource::all($pack),
+            'reminders' => ReminderResource::open($pack->reminders->open()),
+            'watchedIds' => $pack->reminders->watched(),
             'taken' => array_map(static fn (Mark $mark): array => [
                 'uuid' => $mark->uuid,
                 'playerId' => $mark->player_id,

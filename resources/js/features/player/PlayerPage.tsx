@@ -44,10 +44,37 @@ export function PlayerPage() {
         </section>
         <div className="stack">
           <NextTargets lines={data.lines} />
+          <Said reminders={data.reminders} isWatched={data.isWatched} />
           {mayRead && <StaffOnly playerId={data.id} name={data.name} />}
         </div>
       </div>
     </>
+  );
+}
+
+/** What was said in the runs, open ones first; whom one watches nobody else is shown. */
+function Said({ reminders, isWatched }: Pick<PlayerData, 'reminders' | 'isWatched'>) {
+  if (reminders.length === 0 && !isWatched) return null;
+  return (
+    <section className="tight">
+      <h2>Said at the pitch</h2>
+      {isWatched && <p>You watch this one. Only you see that; &ldquo;Watch&rdquo; in a run ends it.</p>}
+      <ul className="rows">
+        {reminders.map((one) => (
+          <li key={one.words} className="spread">
+            <span>
+              {one.fixedOn ? 'Fixed: ' : <strong>Open: </strong>}
+              {one.words}
+              <br />
+              <span className="quiet">
+                {one.times > 1 ? `said ${one.times} times, first ${shortDay(one.since)}` : `said ${shortDay(one.since)}`}
+                {one.fixedOn && `, fixed ${shortDay(one.fixedOn)}`}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

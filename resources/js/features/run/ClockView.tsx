@@ -3,6 +3,7 @@ import type { RunPack } from '../../shared/api/schemas';
 import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
 import { useFootWording } from '../../shared/ui/SquadChoice';
+import { besideLines } from './beside';
 import type { SignalsChoice } from './signals';
 import { Spell } from './Spell';
 import { Thumb } from './Thumb';
@@ -17,7 +18,7 @@ export interface ClockViewProps {
   entries: Record<string, Entry>;
   onRollCall: (at: number) => void;
   /** What is looked at beside the clock: of a block, or who is here. */
-  onAside: (what: 'card' | 'ground' | 'here' | 'caller' | 'board', name: string) => void;
+  onAside: (what: 'card' | 'ground' | 'here' | 'names' | 'caller' | 'board', name: string) => void;
 }
 
 /** The clock as large as fits, what, who, the rule, what then; and the thumb's buttons at the bottom. */
@@ -69,6 +70,7 @@ export function ClockView(props: ClockViewProps) {
         </div>
       )}
       <Spell pack={pack} segment={segment} block={block} links={clock.links} onLinks={clock.pressLinks} />
+      <BesideNames pack={pack} clock={clock} onOpen={() => props.onAside('names', 'yes')} />
       <div className="then">
         <p>
           <strong>Then</strong> {next ? `${segmentWords(next, wording)}, ${lengthWords(next)}` : 'the end'}
@@ -90,6 +92,23 @@ export function ClockView(props: ClockViewProps) {
       <div className="grow" />
       <Thumb {...props} block={block} next={next} />
     </>
+  );
+}
+
+const mostNamed = 3;
+
+/** What is to be said to whom, in a line; all of it a press away. */
+function BesideNames({ pack, clock, onOpen }: { pack: RunPack; clock: Clock; onOpen: () => void }) {
+  const lines = besideLines(clock.beside, pack.players);
+  if (lines.length === 0) return null;
+  const more = lines.length - mostNamed;
+  return (
+    <p>
+      <strong>Remind</strong> {lines.slice(0, mostNamed).join('; ')}{' '}
+      <button type="button" className="link" onClick={onOpen}>
+        {more > 0 ? `${more} more` : 'Note'}
+      </button>
+    </p>
   );
 }
 

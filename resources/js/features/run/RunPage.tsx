@@ -12,6 +12,7 @@ import { ClockView } from './ClockView';
 import { cuesAhead } from './cues';
 import { Ground } from './Ground';
 import type { KeptState } from './keptState';
+import { Names } from './Names';
 import { Over } from './Over';
 import { RollCall } from './RollCall';
 import { SentLine } from './SentLine';
@@ -86,6 +87,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
           }}
           onClose={() => setAsked({})}
         />
+      ) : asked.get('names') === 'yes' ? (
+        <Names pack={pack} block={pack.blocks.find((block) => block.id === segment?.blockId)} clock={clock} onClose={() => setAsked({})} />
       ) : caller ? (
         <Caller pack={pack} block={caller} clock={clock} hasVoice={signals[0].voice} onClose={() => setAsked({})} />
       ) : board ? (

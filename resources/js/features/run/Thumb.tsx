@@ -132,11 +132,14 @@ function More({ pack, clock, signals: [signals, setSignals], segment, block, onA
             </Button>
           ),
       )}
-      <Button className={block?.drill?.organisation.card ? 'half' : 'whole'} onClick={() => onAside('here', 'yes')}>
+      <Button className="half" onClick={() => onAside('here', 'yes')}>
         Who is here
       </Button>
+      <Button className="half" onClick={() => onAside('names', 'yes')}>
+        To one player
+      </Button>
       {block?.drill?.organisation.card && (
-        <Button className="half" onClick={() => onAside('card', block.id)}>
+        <Button className="whole" onClick={() => onAside('card', block.id)}>
           The server's card
         </Button>
       )}

@@ -1,4 +1,5 @@
 import type { Press } from '../../kernel/segmentClock';
+import type { Beside } from './beside';
 import type { CallLog } from './calling';
 import type { Roster } from './reseat';
 
@@ -12,6 +13,8 @@ export interface KeptState {
   steps?: Record<string, 'harder' | 'easier'>;
   /** Block id → what was called in it. */
   calls?: Record<string, CallLog>;
+  /** What is noted beside names, once anything was. */
+  beside?: Beside;
   /** Names of asks that nobody is asked for again. */
   waived?: string[];
   /** Who is there now, who ever was, and how often they were seated anew; absent as long as it is as planned. */

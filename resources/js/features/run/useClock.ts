@@ -3,7 +3,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
 import type { PartTime } from '../../shared/api/queries';
 import type { RunPack } from '../../shared/api/schemas';
-import { finishRun, keepRunState } from '../../shared/lib/outbox';
+import { finishRun, keepRunState, noteReminder } from '../../shared/lib/outbox';
+import { besideOf, noted, type Noted } from './beside';
 import type { CallLog } from './calling';
 import type { KeptState } from './keptState';
 import { reseated, type Roster } from './reseat';
@@ -27,6 +28,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const [steps, setSteps] = useState(first.steps ?? {});
   const [calls, setCalls] = useState(first.calls ?? {});
   const [waived, setWaived] = useState(first.waived ?? []);
+  const [ownBeside, setBeside] = useState(first.beside);
+  const beside = ownBeside ?? besideOf(firstPack);
   const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
   const read = useTicks();
   const now = () => {
@@ -37,7 +40,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useBeat(now);
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...more };
+    const own = { ...(seated && { seated }), ...(ownBeside && { beside: ownBeside }) };
+    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...own, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(['kept-run', sessionId], state);
   };
@@ -84,6 +88,15 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     setWaived(next);
     keep({ waived: next }, offsetOf(time));
   };
+  /** Beside a name: kept here, and sent as soon as can be. */
+  const note = (event: Noted) => {
+    const next = noted(beside, event);
+    setBeside(next);
+    keep({ beside: next }, offsetOf(time));
+    const name = [...firstPack.players, ...firstPack.others].find(({ id }) => id === event.playerId)?.name ?? '';
+    const label = event.words ? `${name}, ${event.kind}: ${event.words}` : `${name}, ${event.kind}`;
+    void noteReminder(sessionId, { ...event, uuid: crypto.randomUUID(), notedAt: new Date().toISOString() }, label);
+  };
   /** Whether the time that only the wall clock knows of did pass. */
   const settle = (didPass: boolean) => {
     const next = settled(time, didPass);
@@ -93,8 +106,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length === 0 && !seated) void keepRunState(sessionId, { pack: firstPack, presses: [] });
-  }, [sessionId, firstPack, first.presses.length, seated]);
+    if (first.presses.length === 0 && !seated && !ownBeside) void keepRunState(sessionId, { pack: firstPack, presses: [] });
+  }, [sessionId, firstPack, first.presses.length, seated, ownBeside]);
 
   const finish = () => {
     const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);
@@ -125,6 +138,8 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keepCalls,
     steps,
     step,
+    beside,
+    note,
   };
 }
 export type Clock = ReturnType<typeof useClock>;

@@ -37,6 +37,7 @@ export function TodayPage() {
         <div className="stack">
           {data.next && <OnThisDevice sessionId={data.next.id} />}
           {data.next && <Who next={data.next} />}
+          {data.next && <ToRemind data={data} next={data.next} />}
           {data.next?.lastRecap && <LastRecap last={data.next.lastRecap} />}
           <Stale stale={data.stale} />
           {data.last && <LastTime last={data.last} />}
@@ -126,6 +127,28 @@ function RunningOrder({ next }: { next: NextUp }) {
           <span className="num right">{evaluation.touches.right}</span>.
         </p>
       )}
+    </section>
+  );
+}
+
+/** What was said to those who come and is not fixed; it stands beside their names in the run. */
+function ToRemind({ data, next }: { data: Today; next: NextUp }) {
+  const coming = next.players.filter((player) => next.comingPlayerIds.includes(player.id));
+  const said = coming.flatMap((player) => data.reminders.filter(({ playerId }) => playerId === player.id).map((one) => ({ ...one, name: player.name })));
+  const watched = coming.filter((player) => data.watchedIds.includes(player.id));
+  if (said.length + watched.length === 0) return null;
+  return (
+    <section className="tight">
+      <h2>To remind</h2>
+      <ul className="rows">
+        {said.map((one) => (
+          <li key={one.playerId}>
+            <Link to={`/player/${one.playerId}`}>{one.name}</Link> {one.words}{' '}
+            <span className="quiet">{one.times > 1 ? `${one.times} times since ${shortDay(one.since)}` : shortDay(one.since)}</span>
+          </li>
+        ))}
+        {watched.length > 0 && <li>You watch {watched.map((player) => player.name).join(', ')}. Only you see that.</li>}
+      </ul>
     </section>
   );
 }

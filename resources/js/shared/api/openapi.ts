@@ -644,6 +644,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/reminders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was noted beside names in a run: a result for each, in the order sent. */
+        post: operations["postSessionsSessionReminders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/reset": {
         parameters: {
             query?: never;
@@ -1065,6 +1082,18 @@ export interface components {
         MarkResults: {
             results: components["schemas"]["MarkResult"][];
         };
+        ReminderEvent: {
+            uuid: string;
+            playerId: number;
+            /** @enum {string} */
+            kind: "said" | "again" | "fixed" | "watch" | "seen";
+            words?: string;
+            /** Format: date-time */
+            notedAt: string;
+        };
+        ReminderBatch: {
+            events: components["schemas"]["ReminderEvent"][];
+        };
         PartTime: {
             segmentId: string;
             /** @enum {string} */
@@ -1129,6 +1158,8 @@ export interface components {
             last: components["schemas"]["LastSession"] | null;
             stale: components["schemas"]["StaleFamily"][];
             upcoming: components["schemas"]["UpcomingSession"][];
+            reminders: components["schemas"]["OpenReminder"][];
+            watchedIds: number[];
         };
         ClubTrail: {
             entries: components["schemas"]["ClubTrailEntry"][];
@@ -1730,6 +1761,8 @@ export interface components {
             squadId: number;
             squadName: string;
             lines: components["schemas"]["PlayerLine"][];
+            reminders: components["schemas"]["Reminder"][];
+            isWatched: boolean;
         };
         SquadBoard: {
             id: number;
@@ -1962,6 +1995,19 @@ export interface components {
             refusals: components["schemas"]["Refusal"][];
             leftOut: components["schemas"]["LeftOut"][];
         };
+        Reminder: {
+            words: string;
+            times: number;
+            /** Format: date */
+            since: string;
+            /** Format: date */
+            lastOn: string;
+            /** Format: date */
+            fixedOn: string | null;
+        };
+        OpenReminder: components["schemas"]["Reminder"] & {
+            playerId: number;
+        };
         ResetMarker: components["schemas"]["DrawnMarker"] & {
             /**
              * @description Every marker of two layouts on one ground, with what is done to it.
@@ -2036,6 +2082,8 @@ export interface components {
             taken: components["schemas"]["Taken"][];
             others: components["schemas"]["Player"][];
             tables: components["schemas"]["SizeTable"][];
+            reminders: components["schemas"]["OpenReminder"][];
+            watchedIds: number[];
         };
         PlanBlock: {
             id: string;
@@ -3792,6 +3840,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Recap"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSessionsSessionReminders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderBatch"];
+            };
+        };
+        responses: {
+            /** @description What was noted beside names in a run: a result for each, in the order sent. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkResults"];
                 };
             };
             /** @description What went wrong, in one sentence. */

@@ -126,6 +126,11 @@ export type MarkToSend = components['schemas']['Mark'];
 export type MarkParts = components['schemas']['MarkParts'];
 export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults, { method: 'POST', body: { marks } });
 
+/** What is noted beside a name in a run, as it leaves the device. */
+export type ReminderEvent = components['schemas']['ReminderEvent'];
+export const sendReminders = (sessionId: number, events: ReminderEvent[]) =>
+  callApi(`/sessions/${sessionId}/reminders`, markResults, { method: 'POST', body: { events } });
+
 export type Wish = 'anything' | 'weaker-foot' | 'shared-layout' | 'join-two' | 'rainy-corner';
 export interface BuildDraft extends Omit<PlanDraft, 'blocks' | 'overrides'> {
   theme: string | null;

@@ -304,6 +304,15 @@ export const evaluation = z.object({
   players: z.array(playerShare),
 });
 
+const reminder = z.object({
+  words: z.string(),
+  times: z.number(),
+  since: z.string(),
+  lastOn: z.string(),
+  fixedOn: z.string().nullable(),
+});
+const openReminder = reminder.extend({ playerId: z.number() });
+
 export const today = z.object({
   today: z.string(),
   seasonWeek: z.number().nullable(),
@@ -315,6 +324,8 @@ export const today = z.object({
     .nullable(),
   stale: z.array(z.object({ family: z.string(), lastOn: z.string(), days: z.number() })),
   upcoming: z.array(sessionSummary.extend({ week: z.enum(['this', 'next', 'later']) })),
+  reminders: z.array(openReminder).default([]),
+  watchedIds: z.array(z.number()).default([]),
 });
 
 export const recordLine = z.object({
@@ -356,6 +367,9 @@ export const playerPage = player.extend({
   squadId: z.number(),
   squadName: z.string(),
   lines: z.array(standing.extend({ line: recordLine })),
+  /** Open ones first. */
+  reminders: z.array(reminder).default([]),
+  isWatched: z.boolean().default(false),
 });
 
 /** A number somebody owes; no two of a session are the same. */
@@ -417,6 +431,10 @@ export const runPack = z.object({
   /** Of the squad, who were not to come. */
   others: z.array(player).default([]),
   tables: z.array(sizeTable).default([]),
+  /** The last that was said to each and is not mended. */
+  reminders: z.array(openReminder).default([]),
+  /** Players whom this account wants to look at. */
+  watchedIds: z.array(z.number()).default([]),
   /** Numbers of this session that the server had, from whatever phone. */
   taken: z
     .array(

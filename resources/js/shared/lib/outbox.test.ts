@@ -6,10 +6,12 @@ import type { MarkToSend } from '../api/queries';
 const sendMarks = vi.fn();
 const keepRun = vi.fn();
 const keepRecap = vi.fn();
+const sendReminders = vi.fn();
 vi.mock('../api/queries', () => ({
   sendMarks: (marks: unknown) => sendMarks(marks) as unknown,
   keepRun: (...of: unknown[]) => keepRun(...of) as unknown,
   keepRecap: (...of: unknown[]) => keepRecap(...of) as unknown,
+  sendReminders: (...of: unknown[]) => sendReminders(...of) as unknown,
 }));
 
 const {
@@ -24,6 +26,7 @@ const {
   letGo,
   notedRecap,
   noteRecap,
+  noteReminder,
   outboxState,
   tryAgain,
   waitingLines,
@@ -245,6 +248,29 @@ describe('the outbox', () => {
     await flushMarks();
     expect(order).toEqual(['marks leave', 'marks arrive', 'sign-in leaves', 'sign-in arrives', 'marks leave', 'marks arrive']);
     await expect(betweenFlushes(() => Promise.reject(new Error('wrong password')))).rejects.toThrow('wrong password');
+  });
+
+  test('what was noted beside a name waits for a connection, goes out once, and stays with its reason where it is refused', async () => {
+    const event = { uuid: mark().uuid, playerId: 1, kind: 'said' as const, words: 'Far foot', notedAt: '2026-03-10T17:00:00.000Z' };
+    const other = { ...event, uuid: mark().uuid, playerId: 2 };
+    sendReminders.mockImplementation(offline);
+    await noteReminder(970, event, 'Amina, said: Far foot');
+    await noteReminder(970, other, 'Bo, said: Far foot');
+    expect(outboxState()).toMatchObject({ unsent: 2, refused: 0 });
+    expect(await waitingLines()).toMatchObject([{ label: 'Amina, said: Far foot' }, { label: 'Bo, said: Far foot' }]);
+
+    sendReminders.mockReset().mockImplementation((_session: number, events: (typeof event)[]) =>
+      Promise.resolve({
+        results: events.map(({ uuid, playerId }, index) => ({ index, uuid, status: playerId === 1 ? 'accepted' : 'refused', message: 'Not in this squad.' })),
+      }),
+    );
+    await flushMarks();
+    await flushMarks();
+    expect(sendReminders.mock.calls).toEqual([[970, [event, other]]]);
+    expect(outboxState()).toMatchObject({ unsent: 1, refused: 1 });
+    expect(await waitingLines()).toMatchObject([{ label: 'Bo, said: Far foot', held: 'Not in this squad.', isRefused: true }]);
+    await letGo(other.uuid);
+    expect(outboxState().unsent).toBe(0);
   });
 
   test('a run is kept as it was left', async () => {

@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, type MarkParts, type MarkToSend, type PartTime } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, sendReminders, type MarkParts, type MarkToSend, type PartTime, type ReminderEvent } from '../api/queries';
 import type { Recap } from '../api/schemas';
 import { Shelf } from './shelf';
 
@@ -59,6 +59,13 @@ interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
   /** Whether the server has not heard it yet. */
   isWaiting: boolean;
 }
+/** What was noted beside a name. */
+interface WaitingReminder extends Owned, Held {
+  uuid: string;
+  sessionId: number;
+  event: ReminderEvent;
+  label: string;
+}
 interface KeptRun {
   sessionId: number;
   state: string;
@@ -89,21 +96,24 @@ database
       }),
   );
 database.version(3).stores({ ...tables, recaps: 'sessionId' });
+database.version(4).stores({ ...tables, recaps: 'sessionId', reminders: 'uuid' });
 
 const batchSize = 100;
 /** After a fault of the server: a minute, then longer; after the last, only when asked. */
 const pausesMs = [60_000, 300_000, 900_000, 3_600_000];
 
-const noteTrouble = () => update({ unkept: outbox.unkept + finishes.unkept });
+const unkept = () => outbox.unkept + finishes.unkept + reminders.unkept;
+const noteTrouble = () => update({ unkept: unkept() });
 const outbox = new Shelf(database.table<WaitingMark, string>('outbox'), (one) => one.uuid, noteTrouble);
 const entries = new Shelf(database.table<Entry, string>('entries'), (one) => one.key, noteTrouble);
 const finishes = new Shelf(database.table<Finish, number>('finishes'), (one) => one.sessionId, noteTrouble);
 const runs = new Shelf(database.table<KeptRun, number>('runs'), (one) => one.sessionId, noteTrouble);
+const reminders = new Shelf(database.table<WaitingReminder, string>('reminders'), (one) => one.uuid, noteTrouble);
 const recaps = new Shelf(database.table<KeptRecap, number>('recaps'), (one) => one.sessionId, noteTrouble);
 
 /** What the views say of it. */
 export interface OutboxState {
-  /** Numbers of this account that the server has not taken, refused ones too. */
+  /** Numbers and reminders of this account that the server has not taken, refused ones too. */
   unsent: number;
   /** Of these, such as the server will not take as they are. */
   refused: number;
@@ -122,13 +132,13 @@ function update(change: Partial<OutboxState>): void {
   listeners.forEach((listener) => listener());
 }
 async function recount(): Promise<void> {
-  const all = await outbox.all();
+  const all: (Owned & Held)[] = [...(await outbox.all()), ...(await reminders.all())];
   const mine = all.filter(isMine);
   update({
     unsent: mine.length,
     refused: mine.filter((one) => one.isRefused).length,
     ofOthers: all.length - mine.length,
-    unkept: outbox.unkept + finishes.unkept,
+    unkept: unkept(),
   });
 }
 void recount();
@@ -192,13 +202,15 @@ export async function tryAgain(): Promise<void> {
   for (const one of await outbox.all()) if (isMine(one)) await outbox.put({ ...one, againAtMs: 0 });
   for (const one of await finishes.all()) if (isMine(one)) await finishes.put({ ...one, againAtMs: 0 });
   for (const one of await recaps.all()) if (isMine(one)) await recaps.put({ ...one, againAtMs: 0 });
+  for (const one of await reminders.all()) if (isMine(one)) await reminders.put({ ...one, againAtMs: 0 });
   await flushMarks();
 }
 
-/** Lets a number go that the server will not take; the roll call shows it as owed again. */
+/** Lets go what the server will not take; a number is shown as owed again in the roll call. */
 export async function letGo(id: string): Promise<void> {
   const one = (await outbox.all()).find((waiting) => waiting.uuid === id && waiting.isRefused);
   if (one) await outbox.remove(one.uuid);
+  if ((await reminders.get(id))?.isRefused) await reminders.remove(id);
   await recount();
 }
 
@@ -211,6 +223,7 @@ export async function waitingLines(): Promise<WaitingLine[]> {
       .map((one) =>
         lineOf(one.uuid, one.label ?? `Player ${one.mark.playerId}, session ${one.mark.sessionId}`, one.mark.isVoid ? 'void' : String(one.mark.value), one),
       ),
+    ...(await reminders.all()).filter(isMine).map((one) => lineOf(one.uuid, one.label, '', one)),
     ...(await finishes.all()).filter(isMine).map((one) => lineOf(`end ${one.sessionId}`, `The end of session ${one.sessionId}`, '', one)),
     ...(await recaps.all())
       .filter((one) => one.isWaiting && isMine(one))
@@ -252,6 +265,7 @@ async function sendAll(): Promise<void> {
       }
       await recount();
     }
+    await sendNoted();
     await sendFinishes();
     await sendRecaps();
   } catch (fault) {
@@ -286,6 +300,34 @@ function heldBack<T extends Held>(one: T, fault: ApiError): T {
   const tries = (one.tries ?? 0) + 1;
   const pauseMs = pausesMs[tries - 1];
   return { ...one, held: fault.message, tries, againAtMs: pauseMs === undefined ? Number.MAX_SAFE_INTEGER : Date.now() + pauseMs };
+}
+
+/** Keeps what was noted beside a name in a run, and tries to send it. Never fails: what the device will not keep, the page does. */
+export async function noteReminder(sessionId: number, event: ReminderEvent, label: string): Promise<void> {
+  await reminders.put({ uuid: event.uuid, sessionId, event, label, ...(accountId === undefined ? {} : { accountId }) });
+  await recount();
+  await flushMarks();
+}
+
+async function sendNoted(): Promise<void> {
+  const due = (await reminders.all()).filter((one) => isMine(one) && isDue(one));
+  for (const sessionId of new Set(due.map((one) => one.sessionId))) {
+    const batch = due.filter((one) => one.sessionId === sessionId).slice(0, batchSize);
+    try {
+      const { results } = await sendReminders(
+        sessionId,
+        batch.map((one) => one.event),
+      );
+      for (const [i, one] of batch.entries()) {
+        const result = results.find(({ index }) => index === i);
+        if (result && result.status !== 'refused') await reminders.remove(one.uuid);
+        else await reminders.put({ ...one, held: result?.message ?? 'The server would not take it.', isRefused: true });
+      }
+    } catch (fault) {
+      if (!isOfTheServer(fault)) throw fault;
+      for (const one of batch) await reminders.put(heldBack(one, fault));
+    }
+  }
 }
 
 /** Keeps that a run is over, to be told to the server now or when it can be reached. */
