@@ -20,23 +20,35 @@ final class WorkedOut
     /** So much is more than a full session of forty players has. */
     private const MOST_BYTES = 8 * 1024 * 1024;
 
+    /** What was not asked for this time is kept on while it is little: for whoever takes a step back, or asks for other proposals. */
+    private const LITTLE_BYTES = 2 * 1024 * 1024;
+
     /**
      * @template T
      *
      * @param  Closure(Memo): T  $evaluate
+     * @param  string  $what  kept apart from other things of the squad
      * @return T
      */
-    public function with(Squad $squad, Closure $evaluate): mixed
+    public function with(Squad $squad, Closure $evaluate, string $what = 'plans'): mixed
     {
-        $key = "worked-out.{$squad->id}";
+        $key = "worked-out.{$squad->id}.{$what}";
         /** @var array<string, string> $kept */
         $kept = Cache::get($key, []);
         $memo = new Memo($kept);
         $answer = $evaluate($memo);
-        if ($memo->isFuller() && array_sum(array_map(strlen(...), $memo->asked())) <= self::MOST_BYTES) {
-            Cache::put($key, $memo->asked(), self::KEEP_SECONDS);
+        $asked = $memo->asked();
+        if ($memo->isFuller() && self::bytes($asked) <= self::MOST_BYTES) {
+            $all = $asked + $kept;
+            Cache::put($key, self::bytes($all) <= self::LITTLE_BYTES ? $all : $asked, self::KEEP_SECONDS);
         }
 
         return $answer;
+    }
+
+    /** @param  array<string, string>  $kept */
+    private static function bytes(array $kept): int
+    {
+        return array_sum(array_map(strlen(...), $kept));
     }
 }

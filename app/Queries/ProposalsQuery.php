@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\DrillVersion;
 use App\Models\Squad;
 use App\Planning\PlanDraft;
+use App\Planning\WorkedOut;
 use FleetSparrow\Core\Builder\BuildAnswer;
 use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\Lock;
@@ -18,10 +19,12 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
+use FleetSparrow\Core\Shared\Memo;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -32,6 +35,7 @@ final class ProposalsQuery
         private readonly PlanEvaluationQuery $plans,
         private readonly DrillBookQuery $book,
         private readonly NeedsQuery $needs,
+        private readonly WorkedOut $workedOut,
     ) {
     }
 
@@ -58,15 +62,41 @@ final class ProposalsQuery
             ),
             $drills,
         );
-        $context = $this->plans->context(
+        $context = fn (Memo $memo): PlanContext => $this->plans->context(
             $squad,
             $draft,
             array_values(array_filter($asBlocks)),
             $day,
             $coachId,
             array_values($versions->modelKeys()),
+            $memo,
         );
-        $request = new BuildRequest(
+        $answer = $this->workedOut->with(
+            $squad,
+            fn (Memo $memo): BuildAnswer => SessionBuilder::propose($this->request($squad, $draft, $drills, $context($memo), $asked, $day)),
+            'proposals',
+        );
+
+        return [
+            'answer' => $answer->refusing($refusals),
+            'versions' => $versions,
+        ];
+    }
+
+    /**
+     * @param  list<Drill>  $drills
+     * @param  array{theme: Family|null, wish: Wish, locks: list<Lock>, bans: list<string>, seen: list<list<string>>,
+     *     joinedSessionIds: list<int>, seed: int}  $asked
+     */
+    private function request(
+        Squad $squad,
+        PlanDraft $draft,
+        array $drills,
+        PlanContext $context,
+        array $asked,
+        CalendarDate $day,
+    ): BuildRequest {
+        return new BuildRequest(
             book: $drills,
             context: $asked['wish'] === Wish::RainyCorner
                 ? $context->within(new Area(Length::ofMetres(5.0), Length::ofMetres(5.0), LengthUnit::Metre))
@@ -82,12 +112,6 @@ final class ProposalsQuery
             seed: self::seed($squad, $day, $asked['seed']),
             underAge: AgeGroup::tryOf($squad->age_group)?->under,
         );
-        $answer = SessionBuilder::propose($request);
-
-        return [
-            'answer' => $answer->refusing($refusals),
-            'versions' => $versions,
-        ];
     }
 
     /** Another for every squad and week, so that not everybody begins with the same drill every time. */

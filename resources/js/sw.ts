@@ -46,6 +46,8 @@ self.addEventListener('install', (event) => {
 });
 self.addEventListener('message', (event) => {
   if (event.data === 'take-over') void self.skipWaiting();
+  // A page that was asked for while the worker took over belongs to none, until it is claimed.
+  if (event.data === 'claim') event.waitUntil(self.clients.claim());
   // Whoever signs out or in leaves nothing of the account before.
   if (event.data === 'forget') event.waitUntil(account.forget());
 });

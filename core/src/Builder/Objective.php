@@ -39,11 +39,11 @@ final class Objective
     /** Nothing chosen yet; the talk at the end is certain. */
     public function nothing(): Sequence
     {
-        $judged = $this->hasRecap
+        $time = $this->hasRecap
             ? DurationEstimate::judged(self::RECAP_MINUTES * 60.0, $this->rules->partVariation)
             : DurationEstimate::fixed(0.0);
 
-        return new Sequence([], 0.0, $judged, DurationEstimate::fixed(0.0), [], []);
+        return new Sequence([], 0.0, $time, [], []);
     }
 
     /** @param  list<Option|null>  $options */
@@ -59,19 +59,21 @@ final class Objective
             return new Sequence(
                 options: [...$so->options, null],
                 value: $so->value,
-                judged: $so->judged,
-                work: $so->work,
+                time: $so->time,
                 extras: [...$so->extras, []],
                 waterBefore: $so->waterBefore,
                 ground: $so->ground,
                 stations: $so->stations,
                 layoutKey: $so->layoutKey,
                 drySeconds: $so->drySeconds,
+                slugs: $so->slugs,
+                scripts: $so->scripts,
+                doseKinds: $so->doseKinds,
             );
         }
-        [$judged, $waters, $dry] = [$so->judged, $so->waterBefore, $so->drySeconds];
+        [$time, $waters, $dry] = [$so->time->plus($option->time), $so->waterBefore, $so->drySeconds];
         if ($dry > 0.0 && $dry + $option->work->meanSeconds > $this->waterMinutes * 60.0) {
-            $judged = $judged->plus(DurationEstimate::judged(self::WATER_MINUTES * 60.0, $this->rules->partVariation));
+            $time = $time->plus(DurationEstimate::judged(self::WATER_MINUTES * 60.0, $this->rules->partVariation));
             $waters[] = count($so->options);
             $dry = 0.0;
         }
@@ -82,8 +84,8 @@ final class Objective
             ? 0.0
             : $setUp->touched() * $this->rules->markerSeconds * $this->rules->setUp->factor;
         $extra = [
-            'variety' => self::variety($option, $so->options),
-            'sharedLayout' => array_filter($so->options) !== [] && ($isNothingLaid || $setUp->touched() === 0) ? 1.0 : 0.0,
+            'variety' => self::variety($option, $so),
+            'sharedLayout' => $so->slugs !== [] && ($isNothingLaid || $setUp->touched() === 0) ? 1.0 : 0.0,
             'setUpSeconds' => $seconds,
         ];
 
@@ -92,21 +94,23 @@ final class Objective
             value: $so->value + $option->worth + $this->weights->variety * $extra['variety']
                 + $this->weights->sharedLayout * $extra['sharedLayout']
                 - $this->weights->setUp * $seconds / $this->slotSeconds,
-            judged: $judged->plus($option->judged)->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)),
-            work: $so->work->plus($option->work),
+            time: $seconds > 0.0 ? $time->plus(DurationEstimate::judged($seconds, $this->rules->setUp->variation)) : $time,
             extras: [...$so->extras, $extra],
             waterBefore: $waters,
             ground: $isNothingLaid ? $so->ground : $option->layout,
             stations: $isNothingLaid ? $so->stations : $option->stations,
             layoutKey: $isNothingLaid ? $so->layoutKey : $option->layoutKey,
             drySeconds: $dry + $option->work->meanSeconds,
+            slugs: [...$so->slugs, $option->drill->slug],
+            scripts: [$option->scriptText => true] + $so->scripts,
+            doseKinds: [$option->doseKind => true] + $so->doseKinds,
         );
     }
 
     /** Whether eight in ten such sessions end within the slot, and nobody is asked for more heading than the limit leaves. */
     public function fits(Sequence $sequence): bool
     {
-        if ($sequence->judged->meanSeconds + $sequence->work->meanSeconds > $this->slotSeconds) {
+        if ($sequence->time->meanSeconds > $this->slotSeconds) {
             return false;
         }
         if ($this->heading?->holds($sequence->options) === false) {
@@ -114,7 +118,7 @@ final class Objective
         }
         // As if no clock ended any of it: a little late is better than a little over. Sessions lean to late ends, which brings the
         // eight-in-ten time a little nearer than a normal distribution has it.
-        $total = $sequence->judged->plus($sequence->work)->withSharedFactor($this->rules->sharedVariation);
+        $total = $sequence->time->withSharedFactor($this->rules->sharedVariation);
 
         return $total->meanSeconds + self::EIGHT_IN_TEN * $total->standardDeviationSeconds() <= self::MARGIN * $this->slotSeconds;
     }
@@ -122,7 +126,7 @@ final class Objective
     /** In which of so many steps of the slot it ends on average. */
     public function lengthOf(Sequence $sequence, int $steps): int
     {
-        return (int) floor($steps * ($sequence->judged->meanSeconds + $sequence->work->meanSeconds) / $this->slotSeconds);
+        return (int) floor($steps * $sequence->time->meanSeconds / $this->slotSeconds);
     }
 
     private function setUp(Option $option, ?Layout $before, int $stations, string $key): SetUp
@@ -136,18 +140,17 @@ final class Objective
     }
 
     /**
-     * Full where neither the script nor the kind of dose came before; half where one of them did.
-     *
-     * @param  list<Option|null>  $seen
+     * The most that a part can add to the value wherever it stands: what depends on its neighbours in full, and nothing to lay.
+     * A choice that is not worth enough by this needs no looking at.
      */
-    private static function variety(Option $option, array $seen): float
+    public function most(?Option $option): float
     {
-        [$script, $dose] = [1.0, 1.0];
-        foreach (array_filter($seen) as $one) {
-            $script = $one->scriptText === $option->scriptText ? 0.0 : $script;
-            $dose = $one->doseKind === $option->doseKind ? 0.0 : $dose;
-        }
+        return $option === null ? 0.0 : $option->worth + $this->weights->variety + $this->weights->sharedLayout;
+    }
 
-        return ($script + $dose) / 2.0;
+    /** Full where neither the script nor the kind of dose came before; half where one of them did. */
+    private static function variety(Option $option, Sequence $so): float
+    {
+        return (isset($so->scripts[$option->scriptText]) ? 0.0 : 0.5) + (isset($so->doseKinds[$option->doseKind]) ? 0.0 : 0.5);
     }
 }

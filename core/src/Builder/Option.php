@@ -16,7 +16,7 @@ final readonly class Option
     /**
      * @param  int<1, max>  $stations
      * @param  int<1, max>|null  $limitedTo  stations where kit or room allow fewer than the group needs; null where they do not
-     * @param  DurationEstimate  $judged  explaining, change-overs and writing down; set-up depends on what stood before
+     * @param  DurationEstimate  $time  work, explaining, change-overs and writing down; set-up depends on what stood before
      * @param  float  $ballSeconds  of a player on average, as for waiting
      * @param  array<string, float>  $terms  term → value, 0 to 1
      * @param  float  $worth  Σ weight × value of the terms, ball time and waiting included
@@ -33,7 +33,7 @@ final readonly class Option
         public Dose $dose,
         public int $stations,
         public ?int $limitedTo,
-        public DurationEstimate $judged,
+        public DurationEstimate $time,
         public DurationEstimate $work,
         public float $ballSeconds,
         public float $waitingSeconds,

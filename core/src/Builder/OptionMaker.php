@@ -20,22 +20,12 @@ use FleetSparrow\Core\Plan\Counted;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Shared\DurationEstimate;
-use FleetSparrow\Core\Shared\StrongFoot;
-use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Timeline\HeadingTime;
-use FleetSparrow\Core\Timeline\PlayerTime;
-use FleetSparrow\Core\Touch\FootMark;
-use FleetSparrow\Core\Touch\Tally;
-use FleetSparrow\Core\Touch\TallyReader;
 
 /** Works out what each drill would be worth in each part of the session: one look at every drill, whatever is combined later. */
 final class OptionMaker
 {
     /** A drill done in the last two weeks is half repeated. */
     private const LATELY_DAYS = 14;
-
-    /** Waiting so short in a block is no waiting; this tool's own value. */
-    private const SHORT_WAIT_SECONDS = 60.0;
 
     /** What an even share of touches is worth where nobody lags, of what it is worth where somebody does. */
     private const BOTH_FEET = 0.4;
@@ -50,8 +40,11 @@ final class OptionMaker
 
     private const NEW_DOSE = ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 2, 'restSeconds' => 20, 'sides' => 'each'];
 
-    /** @var array<string, BlockEvaluation> slug and dose → what it comes to on empty ground */
-    private array $worked = [];
+    /** Everything but the drill and its dose that its figures depend on. */
+    private readonly string $situation;
+
+    /** @var array<string, string> slug → all of the drill, in short */
+    private array $contents = [];
 
     public function __construct(
         private readonly BuildRequest $request,
@@ -59,6 +52,10 @@ final class OptionMaker
         private readonly Weights $weights,
         private readonly HardLimits $limits,
     ) {
+        $context = $request->context;
+        $this->situation = hash('xxh128', serialize([
+            $context->players, $context->knownDrills, $context->rules, $context->kit, $context->area, $context->helpers, $context->isLaidBefore,
+        ]));
     }
 
     /**
@@ -114,7 +111,7 @@ final class OptionMaker
     /** Not longer than children of this age stay with one thing, but for games; more work than talk; nobody waits longer than they work. */
     private function isBearable(Phase $phase, Option $option): bool
     {
-        $seconds = $option->judged->meanSeconds + $option->work->meanSeconds;
+        $seconds = $option->time->meanSeconds;
 
         return ($phase === Phase::Game || $seconds <= Bearable::minutes($this->request->underAge) * 60.0)
             && $option->work->meanSeconds >= self::LEAST_WORK * $seconds
@@ -136,34 +133,31 @@ final class OptionMaker
             stations: null,
             counted: $isCounted ? null : Counted::nothing(),
         );
-        $worked = $this->worked["{$block->id} {$block->tempo->value}"] ??= $this->evaluate($block);
-        $stations = $this->limits->stations($drill, max(1, $worked->stations));
+        $figures = $this->figures($block, $drill);
+        $stations = $this->limits->stations($drill, max(1, $figures->stations));
         if ($stations === 0) {
             return null;
         }
-        $limitedTo = $stations < $worked->stations ? $stations : null;
+        $limitedTo = $stations < $figures->stations ? $stations : null;
         if ($limitedTo !== null) {
-            $worked = $this->worked["{$block->id} {$block->tempo->value} {$stations}"] ??= $this->evaluate($block->withStations($stations));
+            $figures = $this->figures($block->withStations($stations), $drill);
         }
-        $terms = $this->terms($phase, $drill, $worked);
-        $players = max(1, count($worked->times));
-        $ball = array_sum(array_map(static fn (PlayerTime $time): float => $time->ballSeconds, $worked->times)) / $players;
-        $waiting = array_sum(array_map(static fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times)) / $players;
+        $terms = $this->terms($phase, $drill, $figures);
         $slot = $this->request->slotMinutes * 60.0;
-        $worth = $this->weights->ballTime * $ball / $slot - $this->weights->waiting * $waiting / $slot
-            + $this->weights->work * $worked->work->mean() / $slot
-            + ($drill->family === $this->theme ? $this->weights->themeTime * $worked->work->mean() / $slot : 0.0);
+        $worth = $this->weights->ballTime * $figures->ballSeconds / $slot - $this->weights->waiting * $figures->waitingSeconds / $slot
+            + $this->weights->work * $figures->work->meanSeconds / $slot
+            + ($drill->family === $this->theme ? $this->weights->themeTime * $figures->work->meanSeconds / $slot : 0.0);
         foreach ($terms as $term => $value) {
             $worth += $this->weights->of($term) * $value;
         }
         $rules = $this->request->context->rules;
-        $judged = DurationEstimate::fixed(0.0);
+        $time = $figures->work;
         foreach ([
             'explain' => $rules->explain->variation,
             'changeOver' => $rules->changeOver->variation,
             'write' => $rules->partVariation,
         ] as $part => $variation) {
-            $judged = $judged->plus(DurationEstimate::judged($worked->partSeconds[$part] ?? 0.0, $variation));
+            $time = $time->plus(DurationEstimate::judged($figures->judgedSeconds[$part], $variation));
         }
 
         return new Option(
@@ -171,46 +165,39 @@ final class OptionMaker
             dose: $dose,
             stations: $stations,
             limitedTo: $limitedTo,
-            judged: $judged,
-            work: DurationEstimate::ofMoments($worked->work->mean(), $worked->work->variance()),
-            ballSeconds: $ball,
-            waitingSeconds: $waiting,
+            time: $time,
+            work: $figures->work,
+            ballSeconds: $figures->ballSeconds,
+            waitingSeconds: $figures->waitingSeconds,
             terms: $terms,
             worth: $worth,
-            layout: $worked->layout ?? $drill->layout,
+            layout: $figures->layout ?? $drill->layout,
             layoutKey: $drill->layout->kind().json_encode($drill->layout->parameters()),
             scriptText: $drill->script->text(),
             doseKind: $dose->kind(),
-            headers: max([0.0, ...HeadingTime::of([$worked])->headers]),
+            headers: $figures->headers,
             tempo: $tempo,
             isCounted: $isCounted,
-            mostWaiting: self::mostWaiting($worked),
-            isBallForAll: array_filter(
-                $worked->atWork,
-                static fn (PlayerTime $time): bool => $time->ballSeconds < $time->waitingSeconds,
-            ) === [],
+            mostWaiting: $figures->mostWaiting,
+            isBallForAll: $figures->isBallForAll,
         );
     }
 
-    /** Seconds by which somebody's waiting exceeds their work, under a minute left out. */
-    private static function mostWaiting(BlockEvaluation $worked): float
-    {
-        $most = 0.0;
-        foreach ($worked->atWork as $time) {
-            $waiting = $time->waitingSeconds;
-            $most = $waiting <= self::SHORT_WAIT_SECONDS ? $most : max($most, $waiting - $time->ballSeconds - $time->servingSeconds);
-        }
-
-        return $most;
-    }
-
-    private function evaluate(Block $block): BlockEvaluation
+    private function figures(Block $block, Drill $drill): OptionFigures
     {
         $context = $this->request->context;
+        $drillInShort = $this->contents[$drill->slug] ??= hash('xxh128', serialize($drill));
 
-        $draw = new GroupDraw(new SeasonPast, $context->helpers, $context->kit);
-
-        return (new BlockEvaluator($context, $draw, Detail::Times))->evaluate($block, new Standing);
+        return $context->memo->kept(
+            "option {$this->situation} {$drillInShort} {$block->id} {$block->tempo->value} {$block->stations}",
+            static fn (): OptionFigures => OptionFigures::of(
+                (new BlockEvaluator($context, new GroupDraw(new SeasonPast, $context->helpers, $context->kit), Detail::Times))
+                    ->evaluate($block, new Standing),
+                $drill->layout,
+                $context->players,
+            ),
+            OptionFigures::class,
+        );
     }
 
     /** @return array<string, int|float|string> */
@@ -234,7 +221,7 @@ final class OptionMaker
     }
 
     /** @return array<string, float> */
-    private function terms(Phase $phase, Drill $drill, BlockEvaluation $worked): array
+    private function terms(Phase $phase, Drill $drill, OptionFigures $figures): array
     {
         $needs = $this->request->needs;
         $players = max(1, count($this->request->context->players));
@@ -243,7 +230,7 @@ final class OptionMaker
 
         return [
             'stale' => $daysAgo === null ? 1.0 : Fade::share($daysAgo),
-            'foot' => $this->foot($this->weakerShare($worked)),
+            'foot' => $this->foot($figures->weakerShare),
             'ladder' => min(1.0, ($needs->nextRungs[$drill->slug] ?? 0) / $players),
             'target' => $phase === Phase::Challenge ? min(1.0, ($needs->records[$drill->slug] ?? 0) / $players) : 0.0,
             'repeat' => $phase !== Phase::Technique ? 0.0 : match (true) {
@@ -285,24 +272,5 @@ final class OptionMaker
             $lags > self::BOTH_FEET => $lags * min(1.0, 2.0 * $share),
             default => self::BOTH_FEET * 2.0 * min($share, 1.0 - $share),
         };
-    }
-
-    private function weakerShare(BlockEvaluation $worked): float
-    {
-        [$weaker, $all] = [0.0, 0.0];
-        $read = new TallyReader(
-            static fn (Tally $tally): array => [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)],
-        );
-        foreach ($this->request->context->players as $player) {
-            $tally = $worked->touches[$player->id] ?? null;
-            if ($tally === null || $player->strongFoot === StrongFoot::Both) {
-                continue;
-            }
-            [$left, $right] = $read->of($tally);
-            $weaker += $player->strongFoot === StrongFoot::Right ? $left : $right;
-            $all += $left + $right;
-        }
-
-        return $all > 0.0 ? $weaker / $all : 0.0;
     }
 }

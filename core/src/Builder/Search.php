@@ -79,14 +79,14 @@ final class Search
     {
         $grown = [];
         foreach ($beam as $one) {
-            $slugs = $one->slugs();
+            $slugs = $one->slugs;
             $before = count($grown);
             foreach ($choices as $choice) {
                 if ($choice !== null && in_array($choice->drill->slug, $slugs, true)) {
                     continue;
                 }
                 $next = $this->objective->with($one, $choice);
-                if ($this->objective->fits($next) && $this->alike($next->slugs()) <= $mostAlike) {
+                if ($this->objective->fits($next) && $this->alike($next->slugs) <= $mostAlike) {
                     $grown[] = $next;
                 }
             }
@@ -128,8 +128,12 @@ final class Search
             foreach ($choices as $place => $some) {
                 $start = $this->objective->of(array_slice($sequence->options, 0, $place));
                 $rest = array_slice($sequence->options, $place + 1);
+                $others = $this->most($start->options) + $this->most($rest);
                 foreach ($some as $choice) {
-                    $next = array_reduce($rest, $this->objective->with(...), $this->objective->with($start, $choice));
+                    if ($others + $this->objective->most($choice) <= $sequence->value) {
+                        continue;
+                    }
+                    $next = $this->followed($this->objective->with($start, $choice), $rest);
                     if ($next->value > $sequence->value + 1e-9 && $this->isGood($next)) {
                         $sequence = $next;
                     }
@@ -149,12 +153,19 @@ final class Search
     {
         $few = array_map(static fn (array $some): array => array_slice($some, 0, self::PAIRED), $choices);
         foreach ($few as $first => $some) {
+            $start = $this->objective->of(array_slice($sequence->options, 0, $first));
             for ($second = $first + 1; $second < count($few); $second++) {
+                $between = array_slice($sequence->options, $first + 1, $second - $first - 1);
+                $rest = array_slice($sequence->options, $second + 1);
+                $others = $this->most($start->options) + $this->most($between) + $this->most($rest);
                 foreach ($some as $one) {
+                    $begun = null;
                     foreach ($few[$second] as $other) {
-                        $options = $sequence->options;
-                        [$options[$first], $options[$second]] = [$one, $other];
-                        $next = $this->objective->of(array_values($options));
+                        if ($others + $this->objective->most($one) + $this->objective->most($other) <= $sequence->value) {
+                            continue;
+                        }
+                        $begun ??= $this->followed($this->objective->with($start, $one), $between);
+                        $next = $this->followed($this->objective->with($begun, $other), $rest);
                         if ($next->value > $sequence->value + 1e-9 && $this->isGood($next)) {
                             return $this->pairwise($this->improved($next, $choices), $choices);
                         }
@@ -166,9 +177,25 @@ final class Search
         return $sequence;
     }
 
+    /** @param  list<Option|null>  $rest */
+    private function followed(Sequence $start, array $rest): Sequence
+    {
+        foreach ($rest as $option) {
+            $start = $this->objective->with($start, $option);
+        }
+
+        return $start;
+    }
+
+    /** @param  list<Option|null>  $options */
+    private function most(array $options): float
+    {
+        return array_sum(array_map($this->objective->most(...), $options));
+    }
+
     private function isGood(Sequence $sequence): bool
     {
-        $slugs = $sequence->slugs();
+        $slugs = $sequence->slugs;
 
         return count($slugs) === count(array_unique($slugs)) && $this->allowed($sequence) && $this->objective->fits($sequence);
     }
@@ -176,9 +203,9 @@ final class Search
     /** Whether it really differs from the proposals before. */
     private function allowed(Sequence $sequence): bool
     {
-        $own = array_diff($sequence->slugs(), $this->locked);
+        $own = array_diff($sequence->slugs, $this->locked);
 
-        return 2 * $this->alike($sequence->slugs()) <= count($own) && ($own !== [] || $this->before === []);
+        return 2 * $this->alike($sequence->slugs) <= count($own) && ($own !== [] || $this->before === []);
     }
 
     /**
@@ -188,6 +215,9 @@ final class Search
      */
     private function alike(array $slugs): int
     {
+        if ($this->before === []) {
+            return 0;
+        }
         $own = array_diff($slugs, $this->locked);
 
         return max([0, ...array_map(static fn (array $other): int => count(array_intersect($own, $other)), $this->before)]);

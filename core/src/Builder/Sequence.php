@@ -18,24 +18,23 @@ final readonly class Sequence
      * @param  list<array<string, float>>  $extras  of each part: variety, sharedLayout and setUpSeconds, which depend on what stood before
      * @param  list<int>  $waterBefore  places before which there is water
      * @param  float  $drySeconds  of work since the last water
+     * @param  list<string>  $slugs  of the drills in it
+     * @param  array<string, true>  $scripts  texts of their scripts
+     * @param  array<string, true>  $doseKinds
      */
     public function __construct(
         public array $options,
         public float $value,
-        public DurationEstimate $judged,
-        public DurationEstimate $work,
+        public DurationEstimate $time,
         public array $extras,
         public array $waterBefore,
         public ?Layout $ground = null,
         public int $stations = 0,
         public string $layoutKey = '',
         public float $drySeconds = 0.0,
+        public array $slugs = [],
+        public array $scripts = [],
+        public array $doseKinds = [],
     ) {
-    }
-
-    /** @return list<string> slugs of the drills in it */
-    public function slugs(): array
-    {
-        return array_values(array_map(static fn (Option $one): string => $one->drill->slug, array_filter($this->options)));
     }
 }

@@ -63,7 +63,7 @@ final class SessionBuilder
                 $wishes->lockedSlugs(),
                 $wishes->wishedPhases(),
             ))->best($wishes->phases);
-            if ($found === null || $found->slugs() === []) {
+            if ($found === null || $found->slugs === []) {
                 break;
             }
             $proposals[] = self::proposal($request, $found, $wishes->phases, $reasons, $hasRecap, $theme);

@@ -420,6 +420,37 @@ final class BuilderTest extends TestCase
         return $proposals;
     }
 
+    public function test_what_is_kept_from_one_request_to_the_next_changes_no_answer(): void
+    {
+        $told = fn (BuildAnswer $answer): array => array_map(
+            fn (Proposal $one): array => [$one->worth, $one->slugs(), $one->evaluation->finish->values],
+            $answer->proposals,
+        );
+        $few = array_slice(self::$book, 0, 40);
+        $asked = ['book' => $few, 'theme' => Family::BallMastery, 'slotMinutes' => 30, 'players' => 6];
+        $first = new Memo;
+        $fresh = $told(self::propose($asked + ['memo' => $first]));
+        $kept = new Memo($first->asked());
+        self::assertSame($fresh, $told(self::propose($asked + ['memo' => $kept])));
+        self::assertFalse($kept->isFuller(), 'Nothing was worked out anew.');
+        // For others, with less, elsewhere, in one's own way: each is another question.
+        $corner = new Area(Length::ofMetres(9.0), Length::ofMetres(9.0), LengthUnit::Metre);
+        foreach ([['players' => 5], ['kit' => new KitOwned(60, 3, 2, 2)], ['area' => $corner]] as $change) {
+            $other = $change + $asked;
+            $memo = new Memo($first->asked());
+            self::assertSame($told(self::propose($other + ['memo' => new Memo])), $told(self::propose($other + ['memo' => $memo])));
+            self::assertTrue($memo->isFuller());
+        }
+        $taps = array_search('sole-taps', array_column(BookTest::fields(), 'slug'), true);
+        $own = [...$few, DrillFactory::fromFields(['slug' => 'slow-taps'] + BookTest::fields()[$taps])];
+        $first = new Memo;
+        self::propose(['book' => $own, 'memo' => $first] + $asked);
+        $own[40] = DrillFactory::fromFields(['slug' => 'slow-taps', 'secondsPerRep' => 9.0] + BookTest::fields()[$taps]);
+        $memo = new Memo($first->asked());
+        self::propose(['book' => $own, 'memo' => $memo] + $asked);
+        self::assertTrue($memo->isFuller(), 'A drill that was changed is worked out anew.');
+    }
+
     /**
      * @param  list<Reason>  $reasons
      * @return list<Reason>
@@ -471,7 +502,7 @@ final class BuilderTest extends TestCase
             $change['area'] ?? new Area(Length::of(30.0, LengthUnit::Yard), Length::of(20.0, LengthUnit::Yard), LengthUnit::Yard),
             $change['heading'] ?? null,
             weather: \FleetSparrow\Core\Caution\Weather::of($change['isHot'] ?? false, null),
-            memo: self::$memo,
+            memo: $change['memo'] ?? self::$memo,
         );
     }
 

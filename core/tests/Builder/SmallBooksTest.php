@@ -97,7 +97,7 @@ class SmallBooksTest extends TestCase
             foreach ($sequences as $so) {
                 $before = count($longer);
                 foreach ($choices as $choice) {
-                    $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs(), true)
+                    $next = $choice instanceof Option && in_array($choice->drill->slug, $so->slugs, true)
                         ? null
                         : $objective->with($so, $choice);
                     if ($next !== null && $objective->fits($next)) {
@@ -111,7 +111,7 @@ class SmallBooksTest extends TestCase
             }
             $sequences = $longer;
         }
-        $sequences = array_filter($sequences, fn (Sequence $one): bool => $one->slugs() !== []);
+        $sequences = array_filter($sequences, fn (Sequence $one): bool => $one->slugs !== []);
 
         return $sequences === [] ? null : max(array_map(fn (Sequence $one): float => $one->value, $sequences));
     }

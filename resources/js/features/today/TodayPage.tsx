@@ -1,6 +1,5 @@
 import { LinkButton } from '../../shared/ui/Button';
-import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { takeAlong } from '../../shared/api/client';
 import { squadQueries } from '../../shared/api/queries';
@@ -15,12 +14,23 @@ import { OnThisDevice } from './OnThisDevice';
 
 export function TodayPage() {
   const { squadId, squad } = useSquadId();
+  const queryClient = useQueryClient();
   const today = useQuery(squadQueries.today(squadId));
   const ahead = today.data ? [today.data.next?.id, ...today.data.upcoming.map((one) => one.id)] : [];
   const next = [...new Set(ahead.filter((id) => id !== undefined))].slice(0, 2).join();
-  useEffect(() => {
-    if (next) takeAlong(next.split(',').map(Number));
-  }, [next]);
+  useQuery({
+    queryKey: ['device', 'take-along', next],
+    queryFn: async () => {
+      const isTaken = await takeAlong(next.split(',').map(Number));
+      void queryClient.invalidateQueries({ queryKey: ['device', 'ready'] });
+      return isTaken;
+    },
+    enabled: next !== '',
+    // On a first visit nothing keeps answers yet, and at a pitch the network comes and goes.
+    retry: true,
+    retryDelay: (tries) => Math.min(60_000, 1_000 * 2 ** tries),
+    staleTime: 600_000,
+  });
   if (today.isPending) return <Loading what="today" />;
   if (today.isError)
     return (

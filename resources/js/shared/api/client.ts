@@ -110,9 +110,13 @@ function failure(status: number, body: unknown): ApiError {
 }
 
 /** Takes the packs of the next sessions along, while there is a network. */
-export function takeAlong(sessionIds: number[]): void {
-  if (!('serviceWorker' in navigator) || !navigator.serviceWorker.controller) return;
+export async function takeAlong(sessionIds: number[]): Promise<boolean> {
+  if (!('serviceWorker' in navigator)) return false;
+  if (!navigator.serviceWorker.controller) throw new ApiError('away', 'Nothing keeps answers on this device yet.');
   for (const id of sessionIds)
-    for (const path of [`/api/v1/sessions/${id}/run`, `/api/v1/sessions/${id}`])
-      void fetch(path, { headers: { Accept: 'application/json' } }).catch(() => undefined);
+    for (const path of [`/api/v1/sessions/${id}/run`, `/api/v1/sessions/${id}`]) {
+      const { status } = await fetch(path, { headers: { Accept: 'application/json' } });
+      if (status >= 500) throw new ApiError('away', 'The server cannot be reached just now.');
+    }
+  return true;
 }

@@ -10,6 +10,9 @@ export function keepOpenable(): void {
   void navigator.serviceWorker
     .register('/sw.js')
     .then((registration) => {
+      void navigator.serviceWorker.ready.then(({ active }) => {
+        if (!navigator.serviceWorker.controller) active?.postMessage('claim');
+      });
       waiting = registration.waiting;
       letNewIn(location.pathname);
       registration.addEventListener('updatefound', () => {
