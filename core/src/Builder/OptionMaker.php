@@ -54,7 +54,8 @@ final class OptionMaker
     ) {
         $context = $request->context;
         $this->situation = hash('xxh128', serialize([
-            $context->players, $context->knownDrills, $context->rules, $context->kit, $context->area, $context->helpers, $context->isLaidBefore,
+            $context->players, $context->knownDrills, $context->rules, $context->kit, $context->area, $context->helpers,
+            $context->isLaidBefore,
         ]));
     }
 
