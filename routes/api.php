@@ -16,6 +16,7 @@ use App\Http\Controllers\DrillTargetController;
 use App\Http\Controllers\DrillTrialController;
 use App\Http\Controllers\EndSignInController;
 use App\Http\Controllers\FeedController;
+use App\Http\Controllers\GuestController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LadderController;
 use App\Http\Controllers\LastTimeController;
@@ -107,6 +108,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::post('squads/{squad}/proposals', ProposalsController::class);
     Route::post('squads/{squad}/sessions', [TrainingSessionController::class, 'store']);
     Route::post('squads/{squad}/players', [PlayerController::class, 'store']);
+    Route::post('squads/{squad}/guests', [GuestController::class, 'store']);
 
     Route::get('players/{player}', [PlayerController::class, 'show']);
     Route::put('players/{player}', [PlayerController::class, 'update']);

@@ -12,6 +12,7 @@ use App\Models\TrainingSession;
 use App\Planning\PlanDraft;
 use App\Planning\SquadAims;
 use App\Tenancy\ClubDay;
+use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Record\Aim;
 
 final class RunPackQuery
@@ -59,7 +60,7 @@ final class RunPackQuery
                 $draft,
                 $day,
                 $coachId,
-                self::sizes($players->count(), $others->count()),
+                self::sizes($players->count()),
             ),
             steps: StepsQuery::of(
                 array_values($session->blocks->map(fn (SessionBlock $one): string => $one->drillVersion->slug ?? '')->all()),
@@ -73,9 +74,10 @@ final class RunPackQuery
     }
 
     /** @return list<int<1, max>> */
-    private static function sizes(int $coming, int $others): array
+    private static function sizes(int $coming): array
     {
-        $most = max(1, $coming + min($others, self::MAY_COME));
+        // Of the squad, or a guest.
+        $most = max(1, min(PlanContext::MOST_PLAYERS, $coming + self::MAY_COME));
 
         return range(min($most, max(1, $coming - self::MAY_LEAVE)), $most);
     }

@@ -64,6 +64,10 @@ final class ContractTest extends FeatureTestCase
             ],
         ];
         $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
+        $answers['guests'] = [
+            'POST api/v1/squads/{squad}/guests',
+            $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/guests", ['bibs' => [21]])->assertOk(),
+        ];
         $answers['reminders'] = [
             'POST api/v1/sessions/{session}/reminders',
             $this->actingAs($this->coach)->postJson("/api/v1/sessions/{$sessionId}/reminders", ['events' => [[

@@ -30,6 +30,30 @@ final class PlayersTest extends FeatureTestCase
             ->assertOk()->assertJsonPath('strongFoot', 'L');
     }
 
+    public function test_a_guest_is_a_bib_until_a_name_is_known_and_all_numbers_follow_it(): void
+    {
+        $path = "/api/v1/squads/{$this->squad->id}/guests";
+        $guests = $this->actingAs($this->assistant)->postJson($path, ['bibs' => [12, 3]])->assertOk()
+            ->assertJsonPath('players.0.name', 'Bib 12')->assertJsonPath('players.1.strongFoot', 'both')->json('players');
+        // Said twice, and with one more: nobody is there twice.
+        $this->postJson($path, ['bibs' => [3, 12, 4]])->assertOk()->assertJsonPath('players.0.id', $guests[1]['id'])
+            ->assertJsonPath('players.1.id', $guests[0]['id']);
+        self::assertSame(count($this->players) + 3, $this->squad->players()->count());
+
+        $sessionId = $this->keptSession();
+        $line = $this->lineKey($sessionId, $this->players[0]->id);
+        $this->send([$this->mark($sessionId, $line, 1, ['playerId' => $guests[0]['id']])])->assertOk();
+        $this->actingAs($this->coach)->putJson(
+            "/api/v1/players/{$guests[0]['id']}",
+            ['name' => 'Zofia', 'bib' => 12, 'strongFoot' => 'L', 'birthYear' => null],
+        )->assertOk();
+        $this->getJson("/api/v1/players/{$guests[0]['id']}")->assertJsonPath('name', 'Zofia')->assertJsonPath('lines.0.record.value', 11);
+
+        foreach ([[], range(1, 21), [0], [100], [5, 5], ['a']] as $bibs) {
+            $this->postJson($path, ['bibs' => $bibs])->assertStatus(422);
+        }
+    }
+
     /** @return array<string, array{array<string, mixed>, string}> */
     public static function badInput(): array
     {

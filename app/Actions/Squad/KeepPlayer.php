@@ -10,6 +10,7 @@ use App\Models\Squad;
 use App\Models\User;
 use App\Planning\SquadHistory;
 use BackedEnum;
+use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
 
 /** Adds, changes and erases players, and notes who did. */
@@ -29,6 +30,25 @@ final class KeepPlayer
             $this->history->changed($squad->id);
 
             return $player;
+        });
+    }
+
+    /**
+     * A bib number each until a name is known; marks and notes follow the name, since it is one player all along. Nobody knows yet which
+     * foot is the stronger.
+     *
+     * @param  non-empty-list<int>  $bibs
+     * @return list<Player> in the order of the bibs; said twice, nobody is there twice
+     */
+    public function guests(Squad $squad, array $bibs, User $by): array
+    {
+        return DB::transaction(function () use ($squad, $bibs, $by): array {
+            $this->history->hold([$squad->id]);
+            $worn = Player::query()->where('squad_id', $squad->id)->whereIn('bib', $bibs)->get()->keyBy('bib');
+
+            return array_map(fn (int $bib): Player => $worn->get($bib) ?? $this->add($squad, [
+                'name' => "Bib {$bib}", 'bib' => $bib, 'strong_foot' => StrongFoot::Both, 'birth_year' => null,
+            ], $by), $bibs);
         });
     }
 

@@ -80,8 +80,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
         <WhoIsHere
           pack={pack}
           roster={clock.roster}
-          onSeat={(roster) => {
-            if (!clock.seatAnew(roster)) return false;
+          onSeat={(roster, guests) => {
+            if (!clock.seatAnew(roster, guests)) return false;
             setAsked({});
             return true;
           }}

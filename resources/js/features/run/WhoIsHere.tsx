@@ -1,6 +1,9 @@
 import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
-import type { RunPack } from '../../shared/api/schemas';
+import { useMutation } from '@tanstack/react-query';
+import { addGuests } from '../../shared/api/queries';
+import type { Player, RunPack } from '../../shared/api/schemas';
+import { bibName, freeBibs } from '../../shared/lib/bibs';
 import { many } from '../../shared/lib/format';
 import { tableFor, type Roster } from './reseat';
 
@@ -8,7 +11,7 @@ interface WhoIsHereProps {
   pack: RunPack;
   roster: Roster;
   /** False where nobody can be seated like that without a network. */
-  onSeat: (roster: Roster) => boolean;
+  onSeat: (roster: Roster, guests: Player[]) => boolean;
   onClose: () => void;
 }
 
@@ -22,7 +25,8 @@ type Choice = (typeof choices)[number][0];
 /** Late, gone home, hurt, only serving today: one press a player, and everybody has a place again. */
 export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
   const [now, setNow] = useState(roster);
-  const everybody = [...pack.players, ...pack.others].sort((a, b) => a.name.localeCompare(b.name));
+  const [guests, setGuests] = useState<Player[]>([]);
+  const everybody = [...pack.players, ...pack.others, ...guests].sort((a, b) => a.name.localeCompare(b.name));
   const choiceOf = (id: number): Choice => (now.working.includes(id) ? 'here' : now.serving.includes(id) ? 'serves' : 'away');
   const choose = (id: number, choice: Choice) => {
     const without = (ids: number[]) => ids.filter((one) => one !== id);
@@ -30,6 +34,14 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
     const working = choice !== 'here' ? without(now.working) : now.working.includes(id) ? now.working : [...now.working, id];
     setNow({ working, serving: choice === 'serves' ? [...without(now.serving), id] : without(now.serving) });
   };
+  const guest = useMutation({
+    mutationFn: () => addGuests(pack.session.squadId, freeBibs(everybody, 1)),
+    onSuccess: ({ players }) => {
+      setGuests((before) => [...before, ...players]);
+      setNow((before) => ({ ...before, working: [...before.working, ...players.map(({ id }) => id)] }));
+    },
+    networkMode: 'always',
+  });
   const isSame = [...now.working].sort().join() === [...roster.working].sort().join() && [...now.serving].sort().join() === [...roster.serving].sort().join();
   const sizes = pack.tables.map((table) => table.size);
   const canSeat = tableFor(pack, now) !== undefined;
@@ -44,7 +56,7 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
         {everybody.map((player) => (
           <li key={player.id}>
             <fieldset>
-              <legend>{player.bib === null ? player.name : `${player.bib} ${player.name}`}</legend>
+              <legend>{player.bib === null || player.name === bibName(player.bib) ? player.name : `${player.bib} ${player.name}`}</legend>
               {choices.map(([choice, words]) => (
                 <label key={choice}>
                   <input type="radio" name={`here-${player.id}`} checked={choiceOf(player.id) === choice} onChange={() => choose(player.id, choice)} />
@@ -55,6 +67,16 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
           </li>
         ))}
       </ul>
+      <div className="acts-line">
+        <Button disabled={guest.isPending} onClick={() => guest.mutate()}>
+          A guest comes: bib {freeBibs(everybody, 1)[0]}
+        </Button>
+      </div>
+      {guest.error && (
+        <p className="warn" role="alert">
+          A guest needs the network for a moment. {guest.error.message}
+        </p>
+      )}
       <div className="grow" />
       <div className="thumb">
         {!canSeat && (
@@ -66,7 +88,7 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
         <Button className="half" onClick={onClose}>
           As it was
         </Button>
-        <Button className="half" variant="contained" disabled={!canSeat || isSame} onClick={() => onSeat(now)}>
+        <Button className="half" variant="contained" disabled={!canSeat || isSame} onClick={() => onSeat(now, guests)}>
           Seat them
         </Button>
       </div>

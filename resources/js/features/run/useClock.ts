@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
 import type { PartTime } from '../../shared/api/queries';
-import type { RunPack } from '../../shared/api/schemas';
+import type { Player, RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState, noteReminder } from '../../shared/lib/outbox';
 import { besideOf, noted, type Noted } from './beside';
 import type { CallLog } from './calling';
@@ -71,11 +71,11 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   };
   const reading = clockAt(pack.segments, presses, time.runMs);
   const roster = seated?.roster ?? { working: firstPack.players.map((one) => one.id), serving: [] };
-  /** Others are there than before; false where the pack has no table for so many. */
-  const seatAnew = (next: Roster): boolean => {
+  /** Others are there than before, some of them new; false where the pack has no table for so many. */
+  const seatAnew = (next: Roster, guests: Player[] = []): boolean => {
     const times = (seated?.times ?? 0) + 1;
     const came = [...new Set([...(seated?.came ?? roster.working), ...next.working, ...next.serving])];
-    const now = reseated(pack, reading.index, next, times);
+    const now = reseated({ ...pack, others: [...pack.others, ...guests] }, reading.index, next, times);
     if (!now) return false;
     setOwnPack(now);
     setSeated({ roster: next, came, times });

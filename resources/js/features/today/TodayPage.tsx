@@ -9,6 +9,7 @@ import { recapWords } from '../../shared/lib/recap';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { FirstEvening } from './FirstEvening';
 import { NewSession } from './NewSession';
 import { OnThisDevice } from './OnThisDevice';
 
@@ -42,6 +43,7 @@ export function TodayPage() {
   return (
     <>
       {data.next ? <NextSession next={data.next} today={data.today} /> : <NothingAhead />}
+      {!data.next && squad && squad.role !== 'assistant' && <FirstEvening />}
       <div className="page two">
         <div className="stack">{data.next && <RunningOrder next={data.next} />}</div>
         <div className="stack">
@@ -49,7 +51,7 @@ export function TodayPage() {
           {data.next && <Who next={data.next} />}
           {data.next && <ToRemind data={data} next={data.next} />}
           {data.next?.lastRecap && <LastRecap last={data.next.lastRecap} />}
-          <Stale stale={data.stale} />
+          {data.last && <Stale stale={data.stale} />}
           {data.last && <LastTime last={data.last} />}
           <section className="tight">
             <h2>Sessions ahead{data.seasonWeek === null ? '' : `, week ${data.seasonWeek} of the season`}</h2>

@@ -299,6 +299,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/guests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Players who are a bib number until their names are known; whoever wears one of the bibs already is that player. */
+        post: operations["postSquadsSquadGuests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/club/invitations": {
         parameters: {
             query?: never;
@@ -1026,6 +1043,12 @@ export interface components {
         };
         FeedCounts: {
             players: components["schemas"]["FeedCount"][];
+        };
+        Bibs: {
+            bibs: number[];
+        };
+        Guests: {
+            players: components["schemas"]["Player"][];
         };
         LastNumber: {
             playerId: number;
@@ -3025,6 +3048,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FeedTaken"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadGuests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Bibs"];
+            };
+        };
+        responses: {
+            /** @description Players who are a bib number until their names are known; whoever wears one of the bibs already is that player. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Guests"];
                 };
             };
             /** @description What went wrong, in one sentence. */

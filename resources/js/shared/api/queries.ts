@@ -108,6 +108,9 @@ export interface PlayerFields {
   birthYear: number | null;
 }
 export const addPlayer = (squadId: number, body: PlayerFields) => callApi(`/squads/${squadId}/players`, player, { method: 'POST', body });
+/** Whoever wears one of the bibs already is that player. */
+export const addGuests = (squadId: number, bibs: number[]) =>
+  callApi(`/squads/${squadId}/guests`, z.object({ players: z.array(player) }), { method: 'POST', body: { bibs } });
 export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/players/${playerId}`, player, { method: 'PUT', body });
 
 /** Leave for a device to count in this session. */

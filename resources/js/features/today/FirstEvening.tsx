@@ -1,0 +1,89 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ApiError } from '../../shared/api/client';
+import { addGuests, addSession, propose, squadQueries } from '../../shared/api/queries';
+import { freeBibs } from '../../shared/lib/bibs';
+import { proposedPlan } from '../../shared/lib/draft';
+import { Button } from '../../shared/ui/Button';
+import { Field } from '../../shared/ui/Field';
+import { useSquadId } from '../../shared/ui/SquadChoice';
+
+/** Where this device is, without a zone, as plans are dated. */
+function localNow(): string {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+const mostGuests = 20;
+
+/** A session for whoever is here now: guests by bib where no name is known, and the best that can be proposed for the time there is. */
+export function FirstEvening() {
+  const { squadId } = useSquadId();
+  const queryClient = useQueryClient();
+  const navigate = useNavigate();
+  const board = useQuery(squadQueries.board(squadId));
+  const named = board.data?.players ?? [];
+  const [clientUuid] = useState(() => crypto.randomUUID());
+  const [minutes, setMinutes] = useState('45');
+  const [guests, setGuests] = useState<string | undefined>(undefined);
+  const typed = guests ?? (named.length === 0 ? '8' : '0');
+  const make = useMutation({
+    mutationFn: async () => {
+      const bibs = freeBibs(named, Number(typed));
+      const came = bibs.length === 0 ? [] : (await addGuests(squadId, bibs)).players;
+      const plan = {
+        slotMinutes: Number(minutes),
+        startsAt: localNow(),
+        comingPlayerIds: [...named, ...came].map(({ id }) => id),
+      };
+      const { proposals, refusals } = await propose(squadId, { ...plan, theme: null, wish: 'anything', locks: [], bans: [], seen: [] });
+      const [best] = proposals;
+      if (!best) throw new ApiError('refused', refusals[0]?.reason ?? 'No session could be proposed.');
+      return addSession(squadId, { ...plan, clientUuid, title: 'First session', place: '', blocks: proposedPlan(best.blocks) });
+    },
+    onSuccess: async (session) => {
+      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await navigate(`/plan/${session.id}`);
+    },
+  });
+  const count = Number(typed);
+  const isNumber = typed.trim() !== '' && Number.isInteger(count) && count >= 0 && count <= mostGuests && count + named.length > 0;
+  return (
+    <form
+      className="page stack"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isNumber) make.mutate();
+      }}
+    >
+      <h2>A session for now</h2>
+      <p>
+        {named.length === 0
+          ? 'Nobody needs a name yet: give out bibs from 1 up. Names come later, and every number follows.'
+          : `For the ${named.length} of the squad, and guests by bib.`}
+      </p>
+      <div className="fields">
+        <Field
+          label={named.length === 0 ? 'How many?' : 'Guests'}
+          inputMode="numeric"
+          value={typed}
+          onValue={setGuests}
+          fault={isNumber ? undefined : `Enter a number up to ${mostGuests}.`}
+        />
+        <Field label="Minutes" inputMode="numeric" value={minutes} onValue={setMinutes} />
+      </div>
+      {make.error && (
+        <p className="notice" role="alert">
+          {make.error.message}
+        </p>
+      )}
+      <div className="acts-line">
+        <Button type="submit" variant="contained" disabled={make.isPending || board.isPending}>
+          {make.isPending ? 'Choosing drills …' : 'Make the session'}
+        </Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,64 @@
+import { expect, test, type Locator } from '@playwright/test';
+import { expectAccessible, lead, phone, settled, signedIn, token } from './support';
+
+test.use({ viewport: phone });
+
+test('a squad that has nothing: ten presses from the door to the clock, a guest more at the pitch, and names later', async ({ page }) => {
+  await signedIn(page, lead);
+  const made = await page.request.post('/api/v1/club/squads', {
+    data: { name: 'Windward Under-10', ageGroup: 'U10' },
+    headers: { Accept: 'application/json', 'X-XSRF-TOKEN': await token(page) },
+  });
+  const { id } = (await made.json()) as { id: number };
+  await page.addInitScript((squad) => localStorage.setItem('squad', String(squad)), id);
+  await page.context().clearCookies();
+
+  let presses = 0;
+  const press = async (what: Locator) => {
+    presses += 1;
+    await what.click();
+  };
+  const type = async (what: Locator, text: string) => {
+    presses += 1;
+    await what.fill(text);
+  };
+  await page.goto('/');
+  await type(page.getByLabel('E-mail'), lead.email);
+  await type(page.getByLabel('Password'), lead.password);
+  await press(page.getByRole('button', { name: 'Sign in' }));
+  await expect(page.getByRole('heading', { name: 'A session for now' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('How many?').fill('0');
+  await expect(page.getByText('Enter a number up to 20.')).toBeVisible();
+  await type(page.getByLabel('How many?'), '6');
+  await type(page.getByLabel('Minutes'), '30');
+  await press(page.getByRole('button', { name: 'Make the session' }));
+  await expect(page.getByRole('heading', { level: 1, name: 'First session' })).toBeVisible();
+  await settled(page);
+  await press(page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }));
+  await press(page.getByRole('button', { name: 'Start' }));
+  expect(presses).toBeLessThanOrEqual(10);
+  await expect(page.getByRole('timer')).toBeVisible();
+
+  // One more comes: without a network that is said, with one there is a place for bib 7.
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('button', { name: 'Who is here' }).click();
+  await page.context().setOffline(true);
+  await page.getByRole('button', { name: 'A guest comes: bib 7' }).click();
+  await expect(page.getByText('A guest needs the network for a moment.')).toBeVisible();
+  await page.context().setOffline(false);
+  await page.getByRole('button', { name: 'A guest comes: bib 7' }).click();
+  await expect(page.getByRole('group', { name: 'Bib 7', exact: true }).getByLabel('here')).toBeChecked();
+  await page.getByRole('button', { name: 'Seat them' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('button', { name: 'Who is here' }).click();
+  await expect(page.getByText(/^7 players/)).toBeVisible();
+
+  // A name at last.
+  await page.goto('/squad');
+  await page.getByRole('button', { name: 'Change Bib 7' }).click();
+  await page.getByLabel('First name').fill('Zofia');
+  await page.getByRole('button', { name: 'Keep', exact: false }).last().click();
+  await expect(page.getByRole('link', { name: 'Zofia' })).toBeVisible();
+});
