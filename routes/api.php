@@ -21,6 +21,7 @@ use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LadderController;
 use App\Http\Controllers\LastTimeController;
 use App\Http\Controllers\LineMarksController;
+use App\Http\Controllers\LookController;
 use App\Http\Controllers\MarkBatchController;
 use App\Http\Controllers\MoveController;
 use App\Http\Controllers\PasswordController;
@@ -128,6 +129,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
     Route::get('sessions/{session}/run', [RunController::class, 'show']);
     Route::put('sessions/{session}/run', [RunController::class, 'update']);
+    Route::post('sessions/{session}/looks', [LookController::class, 'store']);
     Route::post('sessions/{session}/reminders', [ReminderController::class, 'store']);
     Route::put('sessions/{session}/recap', [RecapController::class, 'update']);
 

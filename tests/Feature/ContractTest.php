@@ -64,9 +64,12 @@ final class ContractTest extends FeatureTestCase
             ],
         ];
         $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
-        $answers['guests'] = [
-            'POST api/v1/squads/{squad}/guests',
-            $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/guests", ['bibs' => [21]])->assertOk(),
+        $answers['looks'] = [
+            'POST api/v1/sessions/{session}/looks',
+            $this->actingAs($this->coach)->postJson("/api/v1/sessions/{$sessionId}/looks", ['looks' => [[
+                'uuid' => '00000000-0000-4000-8000-000000000001', 'playerId' => $player, 'drillSlug' => 'drag-back-turn', 'isAccurate' => true,
+                'lookedAt' => '2026-03-10T11:00:00.000Z',
+            ]]])->assertOk(),
         ];
         $answers['reminders'] = [
             'POST api/v1/sessions/{session}/reminders',
@@ -123,6 +126,10 @@ final class ContractTest extends FeatureTestCase
                 ],
             ],
         );
+        $answers['guests'] = [
+            'POST api/v1/squads/{squad}/guests',
+            $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/guests", ['bibs' => [21]])->assertOk(),
+        ];
         $answers['evaluation'] = [
             'POST api/v1/squads/{squad}/preview',
             $this->postJson("/api/v1/squads/{$this->squad->id}/preview", $plan)->assertOk(),

@@ -76,7 +76,7 @@ final class RemindersTest extends FeatureTestCase
             ['words' => ['x']] + $this->event(9, 'said', ''),
         ])->assertOk();
         self::assertSame(
-            ['accepted', 'uuid', 'words', 'words', 'words', 'accepted', 'kind', 'player', 'noted-at', 'words'],
+            ['accepted', 'uuid', 'words', 'words', 'words', 'accepted', 'kind', 'player', 'when', 'words'],
             array_map(fn (array $one): string => $one['code'] ?? $one['status'], $answer->json('results')),
         );
         self::assertSame('A reminder has at most 60 letters.', $answer->json('results.4.message'));

@@ -7,6 +7,14 @@ test('a session is planned and run with one thumb', async ({ page }) => {
   await signedIn(page);
   await newSession(page, 'Thumb');
   await addDrill(page, 'Drag back and away');
+  await addDrill(page, 'Sole taps');
+  // The ribbon stands upright, and a press on a block opens it.
+  const upright = page.getByRole('region', { name: 'Time ribbon' });
+  await upright.getByRole('button', { name: 'Drag back and away' }).tap();
+  await expect(upright.getByRole('button', { name: 'Drag back and away', pressed: true })).toBeVisible();
+  await expect(upright.getByText('ends, 8 in 10')).toBeVisible();
+  await upright.getByRole('button', { name: 'Sole taps' }).tap();
+  await page.getByRole('button', { name: 'Take out: Sole taps' }).tap();
   await keepChanges(page);
   await runLink(page).click();
   await page.getByRole('button', { name: 'Start' }).tap();

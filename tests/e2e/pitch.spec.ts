@@ -62,6 +62,21 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await page.getByRole('button', { name: 'To the clock' }).tap();
   await expect(page.getByText(/^Remind .*Amina: Both knees bent.*watch Bo/)).toBeVisible();
 
+  // One in focus, ball by ball; a slip is taken back.
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'One in focus' }).tap();
+  await page.getByLabel('Player', { exact: true }).selectOption('Dag');
+  await page.getByRole('button', { name: 'far foot' }).tap();
+  for (const weight of ['right', 'right', 'ran away']) await page.getByRole('button', { name: weight, exact: true }).tap();
+  await page.getByRole('button', { name: 'Take the last one back' }).tap();
+  await expect(page.getByText('0 too short, 2 right, 0 ran away')).toBeVisible();
+  await page.getByRole('button', { name: 'Pass', exact: true }).tap();
+  await page.getByRole('button', { name: 'right pace' }).tap();
+  await page.getByRole('button', { name: 'That was a pass' }).tap();
+  await expect(page.getByText('of 1 passes 1 accurate, 0 at the right pace, 1 clean')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'To the clock' }).tap();
+
   // One of a pair goes home, one only serves: two pairs and one who counts.
   await page.getByRole('button', { name: 'More' }).tap();
   await page.getByRole('button', { name: 'Who is here' }).tap();
@@ -130,6 +145,9 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await page.goto('/squad');
   await page.getByRole('link', { name: 'Amina', exact: true }).first().click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Fixed: Both knees bent' })).toBeVisible();
+  await page.goto('/squad');
+  await page.getByRole('link', { name: 'Dag', exact: true }).first().click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Of 1 passes 1 accurate' })).toContainText('far foot 2 of 2 seen');
 });
 
 test('numbers are tapped, taken in halves, ball by ball and good or not, and stand as if they had been typed', async ({ page }) => {

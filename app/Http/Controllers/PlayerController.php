@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Actions\Squad\KeepPlayer;
 use App\Http\Requests\PlayerRequest;
 use App\Http\Resources\LineResource;
+use App\Http\Resources\LookResource;
 use App\Http\Resources\PlayerResource;
 use App\Http\Resources\ReminderResource;
+use App\Models\DrillVersion;
 use App\Models\Player;
 use App\Models\Squad;
 use App\OpenApi\Delete;
@@ -16,9 +18,11 @@ use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\OpenApi\Put;
 use App\Planning\SquadAims;
+use App\Queries\LooksQuery;
 use App\Queries\RecordQuery;
 use App\Queries\RemindersQuery;
 use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Run\LookCount;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -32,6 +36,7 @@ class PlayerController extends Controller
         RecordQuery $records,
         SquadAims $aims,
         RemindersQuery $reminders,
+        LooksQuery $looks,
     ): JsonResponse {
         Gate::authorize('view', $player->squad);
         $noted = $reminders->of([$player->id], $this->day($request), $this->user($request)->id);
@@ -54,12 +59,17 @@ class PlayerController extends Controller
             ] <=> [$b['line']['drillName'], $b['line']['window'], $b['line']['side']],
         );
 
+        $counts = $looks->of($player, $this->day($request));
+        $names = $counts === [] ? [] : DrillVersion::openTo($player->squad)->where('is_current', true)
+            ->whereIn('slug', array_map(fn (LookCount $one): string => $one->drillSlug, $counts))->pluck('name', 'slug')->all();
+
         return new JsonResponse(PlayerResource::of($player) + [
             'squadId' => $player->squad_id,
             'squadName' => $player->squad->name,
             'lines' => $standings,
             'reminders' => array_map(ReminderResource::of(...), $noted->ofPlayer($player->id)),
             'isWatched' => in_array($player->id, $noted->watched(), true),
+            'looks' => array_map(fn (LookCount $one): array => LookResource::of($one, $names), $counts),
         ]);
     }
 

@@ -33,6 +33,7 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
 #[Shape('PlayerPage', [
     'squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]', 'reminders' => 'Reminder[]', 'isWatched' => 'bool',
+    'looks' => 'LookCount[]',
 ], extends: 'Player')]
 #[
     Shape(

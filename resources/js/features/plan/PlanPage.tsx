@@ -6,6 +6,8 @@ import { sessionQuery, squadQueries } from '../../shared/api/queries';
 import type { Drill, Evaluation, Session } from '../../shared/api/schemas';
 import { clockTime, day } from '../../shared/lib/format';
 import { Ribbon } from '../../shared/ui/Ribbon';
+import { UprightRibbon } from '../../shared/ui/UprightRibbon';
+import { useIsNarrow } from '../../shared/ui/useIsNarrow';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { Actual } from './Actual';
@@ -46,6 +48,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const { squad } = useSquadId();
   const tools = usePlan(session);
   const { plan, evaluation } = tools;
+  const isNarrow = useIsNarrow();
   const [chosenId, setChosenId] = useState<string | undefined>(undefined);
   const selected = plan.blocks.find((block) => block.id === chosenId) ?? plan.blocks[0];
   const drill = drills.find((one) => one.versionId === selected?.drillVersionId);
@@ -90,11 +93,26 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
       <p className="sr" role="status">
         {spoken}
       </p>
-      <div className={`ribbon${tools.isComputing ? ' pending' : ''}`} tabIndex={0} role="region" aria-label="Time ribbon, scrolls sideways">
-        {evaluation && (
-          <Ribbon evaluation={evaluation} titles={titles} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} selectedId={selected?.id} acts={acts} />
-        )}
-      </div>
+      {isNarrow ? (
+        evaluation && (
+          <div className={`page${tools.isComputing ? ' pending' : ''}`} role="region" aria-label="Time ribbon">
+            <UprightRibbon
+              evaluation={evaluation}
+              titles={titles}
+              startsAt={plan.startsAt}
+              slotMinutes={plan.slotMinutes}
+              selectedId={selected?.id}
+              onSelect={setChosenId}
+            />
+          </div>
+        )
+      ) : (
+        <div className={`ribbon${tools.isComputing ? ' pending' : ''}`} tabIndex={0} role="region" aria-label="Time ribbon, scrolls sideways">
+          {evaluation && (
+            <Ribbon evaluation={evaluation} titles={titles} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} selectedId={selected?.id} acts={acts} />
+          )}
+        </div>
+      )}
       {selected && <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />}
       <div className="plan">
         <section aria-label="Running order">

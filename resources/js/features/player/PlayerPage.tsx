@@ -45,6 +45,7 @@ export function PlayerPage() {
         <div className="stack">
           <NextTargets lines={data.lines} />
           <Said reminders={data.reminders} isWatched={data.isWatched} />
+          <Looked looks={data.looks} />
           {mayRead && <StaffOnly playerId={data.id} name={data.name} />}
         </div>
       </div>
@@ -71,6 +72,42 @@ function Said({ reminders, isWatched }: Pick<PlayerData, 'reminders' | 'isWatche
                 {one.fixedOn && `, fixed ${shortDay(one.fixedOn)}`}
               </span>
             </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Balls judged one by one: how heavy the first touches were, and how good the passes. */
+function Looked({ looks }: Pick<PlayerData, 'looks'>) {
+  if (looks.length === 0) return null;
+  return (
+    <section className="tight">
+      <h2>Looked at closely</h2>
+      <ul className="rows">
+        {looks.slice(0, 6).map(({ drillSlug, drillName, on, touches, passes }) => (
+          <li key={`${on} ${drillSlug}`}>
+            {drillName} <span className="quiet">{shortDay(on)}</span>
+            {touches.short + touches.right + touches.away > 0 && (
+              <>
+                <br />
+                First touches: <span className="num">{touches.right}</span> right, <span className="num">{touches.short}</span> too short,{' '}
+                <span className="num">{touches.away}</span> ran away
+                {touches.far + touches.near > 0 && (
+                  <>
+                    ; far foot <span className="num">{touches.far}</span> of {touches.far + touches.near} seen
+                  </>
+                )}
+              </>
+            )}
+            {passes.looked > 0 && (
+              <>
+                <br />
+                Of {passes.looked} passes <span className="num">{passes.accurate}</span> accurate, <span className="num">{passes.pace}</span> at the right pace,{' '}
+                <span className="num">{passes.clean}</span> clean, <span className="num">{passes.all}</span> all three
+              </>
+            )}
           </li>
         ))}
       </ul>

@@ -18,7 +18,7 @@ export interface ClockViewProps {
   entries: Record<string, Entry>;
   onRollCall: (at: number) => void;
   /** What is looked at beside the clock: of a block, or who is here. */
-  onAside: (what: 'card' | 'ground' | 'here' | 'names' | 'caller' | 'board', name: string) => void;
+  onAside: (what: 'card' | 'ground' | 'here' | 'names' | 'focus' | 'caller' | 'board', name: string) => void;
 }
 
 /** The clock as large as fits, what, who, the rule, what then; and the thumb's buttons at the bottom. */

@@ -10,6 +10,7 @@ import { useThemeChoice } from '../../shared/ui/ThemeChoice';
 import { Board, Caller } from './Caller';
 import { ClockView } from './ClockView';
 import { cuesAhead } from './cues';
+import { Focus } from './Focus';
 import { Ground } from './Ground';
 import type { KeptState } from './keptState';
 import { Names } from './Names';
@@ -57,6 +58,7 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   // In the address, so that a second phone can open it too.
   const [asked, setAsked] = useSearchParams();
   const card = pack.blocks.find((block) => block.id === asked.get('card'));
+  const focus = pack.blocks.find((block) => block.id === asked.get('focus'));
   const ground = pack.blocks.find((block) => block.id === asked.get('ground'));
   const [caller, board] = ['caller', 'board'].map((what) => pack.blocks.find((block) => block.id === asked.get(what) && block.calls.length > 0));
   const wording = useFootWording();
@@ -89,6 +91,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
         />
       ) : asked.get('names') === 'yes' ? (
         <Names pack={pack} block={pack.blocks.find((block) => block.id === segment?.blockId)} clock={clock} onClose={() => setAsked({})} />
+      ) : focus?.drill ? (
+        <Focus pack={pack} block={{ ...focus, drill: focus.drill }} clock={clock} onClose={() => setAsked({})} />
       ) : caller ? (
         <Caller pack={pack} block={caller} clock={clock} hasVoice={signals[0].voice} onClose={() => setAsked({})} />
       ) : board ? (

@@ -138,8 +138,13 @@ function More({ pack, clock, signals: [signals, setSignals], segment, block, onA
       <Button className="half" onClick={() => onAside('names', 'yes')}>
         To one player
       </Button>
+      {block?.drill && (
+        <Button className={block.drill.organisation.card ? 'half' : 'whole'} onClick={() => onAside('focus', block.id)}>
+          One in focus
+        </Button>
+      )}
       {block?.drill?.organisation.card && (
-        <Button className="whole" onClick={() => onAside('card', block.id)}>
+        <Button className="half" onClick={() => onAside('card', block.id)}>
           The server's card
         </Button>
       )}

@@ -1,6 +1,7 @@
 import type { Press } from '../../kernel/segmentClock';
 import type { Beside } from './beside';
 import type { CallLog } from './calling';
+import type { KeptLook } from './looks';
 import type { Roster } from './reseat';
 
 /** What this device keeps of a run beside its numbers. */
@@ -15,6 +16,8 @@ export interface KeptState {
   calls?: Record<string, CallLog>;
   /** What is noted beside names, once anything was. */
   beside?: Beside;
+  /** Balls that were judged one by one. */
+  looks?: KeptLook[];
   /** Names of asks that nobody is asked for again. */
   waived?: string[];
   /** Who is there now, who ever was, and how often they were seated anew; absent as long as it is as planned. */

@@ -1,12 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
-import type { PartTime } from '../../shared/api/queries';
+import type { Look, PartTime } from '../../shared/api/queries';
 import type { Player, RunPack } from '../../shared/api/schemas';
-import { finishRun, keepRunState, noteReminder } from '../../shared/lib/outbox';
+import { finishRun, keepRunState, noteInRun } from '../../shared/lib/outbox';
 import { besideOf, noted, type Noted } from './beside';
 import type { CallLog } from './calling';
 import type { KeptState } from './keptState';
+import { lookedAt, settledLooks, takenBack, type KeptLook } from './looks';
 import { reseated, type Roster } from './reseat';
 import { useBeat } from './signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
@@ -30,6 +31,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const [waived, setWaived] = useState(first.waived ?? []);
   const [ownBeside, setBeside] = useState(first.beside);
   const beside = ownBeside ?? besideOf(firstPack);
+  const [looks, setLooks] = useState(first.looks ?? []);
   const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
   const read = useTicks();
   const now = () => {
@@ -41,7 +43,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
     const own = { ...(seated && { seated }), ...(ownBeside && { beside: ownBeside }) };
-    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...own, ...more };
+    const state: KeptState = { pack, presses, links, waived, calls, steps, looks, offsetMs, ...own, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(['kept-run', sessionId], state);
   };
@@ -95,7 +97,24 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keep({ beside: next }, offsetOf(time));
     const name = [...firstPack.players, ...firstPack.others].find(({ id }) => id === event.playerId)?.name ?? '';
     const label = event.words ? `${name}, ${event.kind}: ${event.words}` : `${name}, ${event.kind}`;
-    void noteReminder(sessionId, { ...event, uuid: crypto.randomUUID(), notedAt: new Date().toISOString() }, label);
+    void noteInRun(sessionId, { kind: 'reminders', item: { ...event, uuid: crypto.randomUUID(), notedAt: new Date().toISOString() } }, label);
+  };
+  /** Of these, what was not sent yet and now may not be taken back any more goes out. */
+  const keepLooks = (next: KeptLook[]) => {
+    const sent = new Set(looks.filter((one) => one.isSent).map((one) => one.look.uuid));
+    setLooks(next);
+    keep({ looks: next }, offsetOf(time));
+    for (const { look, isSent } of next)
+      if (isSent && !sent.has(look.uuid)) {
+        const name = firstPack.players.find(({ id }) => id === look.playerId)?.name ?? pack.players.find(({ id }) => id === look.playerId)?.name ?? '';
+        void noteInRun(sessionId, { kind: 'looks', item: look }, `${name}, one ball of ${look.drillSlug}`);
+      }
+  };
+  const look = (seen: Omit<Look, 'uuid' | 'lookedAt'>) =>
+    keepLooks(lookedAt(looks, { ...seen, uuid: crypto.randomUUID(), lookedAt: new Date().toISOString() }));
+  const undoLook = () => keepLooks(takenBack(looks));
+  const settleLooks = () => {
+    if (looks.some((one) => !one.isSent)) keepLooks(settledLooks(looks));
   };
   /** Whether the time that only the wall clock knows of did pass. */
   const settle = (didPass: boolean) => {
@@ -110,6 +129,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   }, [sessionId, firstPack, first.presses.length, seated, ownBeside]);
 
   const finish = () => {
+    settleLooks();
     const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);
     const startedAt = new Date(presses[0]?.atMs ?? endMs).toISOString();
     return finishRun({
@@ -140,6 +160,10 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     step,
     beside,
     note,
+    looks,
+    look,
+    undoLook,
+    settleLooks,
   };
 }
 export type Clock = ReturnType<typeof useClock>;

@@ -9,6 +9,8 @@ import { recapWords } from '../../shared/lib/recap';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { UprightRibbon } from '../../shared/ui/UprightRibbon';
+import { useIsNarrow } from '../../shared/ui/useIsNarrow';
 import { FirstEvening } from './FirstEvening';
 import { NewSession } from './NewSession';
 import { OnThisDevice } from './OnThisDevice';
@@ -79,7 +81,8 @@ type NextUp = NonNullable<Today['next']>;
 
 function NextSession({ next, today }: { next: NextUp; today: string }) {
   const isToday = next.startsAt.slice(0, 10) === today;
-  const titles = Object.fromEntries(next.blocks.map((block) => [block.id, block.title]));
+  const titles = titlesOf(next);
+  const isNarrow = useIsNarrow();
   return (
     <>
       <div className="head">
@@ -94,7 +97,7 @@ function NextSession({ next, today }: { next: NextUp; today: string }) {
           </LinkButton>
         </div>
       </div>
-      {next.evaluation && (
+      {next.evaluation && !isNarrow && (
         <div className="ribbon">
           <Ribbon evaluation={next.evaluation} titles={titles} startsAt={next.startsAt} slotMinutes={next.slotMinutes} />
         </div>
@@ -108,8 +111,19 @@ function NextSession({ next, today }: { next: NextUp; today: string }) {
   );
 }
 
+const titlesOf = (next: NextUp) => Object.fromEntries(next.blocks.map((block) => [block.id, block.title]));
+
 function RunningOrder({ next }: { next: NextUp }) {
   const { evaluation } = next;
+  const isNarrow = useIsNarrow();
+  if (isNarrow && evaluation && evaluation.blocks.length > 0)
+    return (
+      <section className="tight">
+        <h2>Running order</h2>
+        <UprightRibbon evaluation={evaluation} titles={titlesOf(next)} startsAt={next.startsAt} slotMinutes={next.slotMinutes} />
+        <TouchesOf evaluation={evaluation} />
+      </section>
+    );
   return (
     <section className="tight">
       <h2>Running order</h2>
@@ -134,12 +148,20 @@ function RunningOrder({ next }: { next: NextUp }) {
       {evaluation && evaluation.blocks.length > 0 && (
         <p>
           Done by <span className="num">{clockTime(next.startsAt, evaluation.fiveInTenSeconds)}</span> half the time,{' '}
-          <span className="num">{clockTime(next.startsAt, evaluation.eightInTenSeconds)}</span> eight in ten. Touches a player:{' '}
-          <span className="left">left</span> <span className="num left">{evaluation.touches.left}</span>, <span className="right">right</span>{' '}
-          <span className="num right">{evaluation.touches.right}</span>.
+          <span className="num">{clockTime(next.startsAt, evaluation.eightInTenSeconds)}</span> eight in ten.
         </p>
       )}
+      {evaluation && evaluation.blocks.length > 0 && <TouchesOf evaluation={evaluation} />}
     </section>
+  );
+}
+
+function TouchesOf({ evaluation: { touches } }: { evaluation: NonNullable<NextUp['evaluation']> }) {
+  return (
+    <p>
+      Touches a player: <span className="left">left</span> <span className="num left">{touches.left}</span>, <span className="right">right</span>{' '}
+      <span className="num right">{touches.right}</span>.
+    </p>
   );
 }
 

@@ -401,6 +401,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Single balls of the player in focus, judged in a run: a result for each, in the order sent. */
+        post: operations["postSessionsSessionLooks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/marks": {
         parameters: {
             query?: never;
@@ -1068,6 +1085,22 @@ export interface components {
         };
         LastTime: {
             last: components["schemas"]["LastDone"] | null;
+        };
+        Look: {
+            uuid: string;
+            playerId: number;
+            drillSlug: string;
+            /** @enum {string|null} */
+            weight?: "short" | "right" | "away" | null;
+            isFarFoot?: boolean | null;
+            isAccurate?: boolean;
+            isRightPace?: boolean;
+            isClean?: boolean;
+            /** Format: date-time */
+            lookedAt: string;
+        };
+        LookBatch: {
+            looks: components["schemas"]["Look"][];
         };
         Mark: {
             uuid: string;
@@ -1786,6 +1819,7 @@ export interface components {
             lines: components["schemas"]["PlayerLine"][];
             reminders: components["schemas"]["Reminder"][];
             isWatched: boolean;
+            looks: components["schemas"]["LookCount"][];
         };
         SquadBoard: {
             id: number;
@@ -1800,6 +1834,28 @@ export interface components {
                     [key: string]: components["schemas"]["Standing"];
                 };
             };
+        };
+        TouchesSeen: {
+            short: number;
+            right: number;
+            away: number;
+            far: number;
+            near: number;
+        };
+        PassesSeen: {
+            looked: number;
+            accurate: number;
+            pace: number;
+            clean: number;
+            all: number;
+        };
+        LookCount: {
+            drillSlug: string;
+            drillName: string;
+            /** Format: date */
+            on: string;
+            touches: components["schemas"]["TouchesSeen"];
+            passes: components["schemas"]["PassesSeen"];
         };
         SquadRef: {
             id: number;
@@ -3242,6 +3298,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LineTries"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSessionsSessionLooks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookBatch"];
+            };
+        };
+        responses: {
+            /** @description Single balls of the player in focus, judged in a run: a result for each, in the order sent. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkResults"];
                 };
             };
             /** @description What went wrong, in one sentence. */

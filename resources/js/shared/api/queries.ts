@@ -131,8 +131,12 @@ export const sendMarks = (marks: MarkToSend[]) => callApi('/marks', markResults,
 
 /** What is noted beside a name in a run, as it leaves the device. */
 export type ReminderEvent = components['schemas']['ReminderEvent'];
-export const sendReminders = (sessionId: number, events: ReminderEvent[]) =>
-  callApi(`/sessions/${sessionId}/reminders`, markResults, { method: 'POST', body: { events } });
+/** One ball of the player in focus, judged. */
+export type Look = components['schemas']['Look'];
+export type Noted = { kind: 'reminders'; item: ReminderEvent } | { kind: 'looks'; item: Look };
+const listNames = { reminders: 'events', looks: 'looks' };
+export const sendNoted = (sessionId: number, kind: Noted['kind'], items: Noted['item'][]) =>
+  callApi(`/sessions/${sessionId}/${kind}`, markResults, { method: 'POST', body: { [listNames[kind]]: items } });
 
 export type Wish = 'anything' | 'weaker-foot' | 'shared-layout' | 'join-two' | 'rainy-corner';
 export interface BuildDraft extends Omit<PlanDraft, 'blocks' | 'overrides'> {

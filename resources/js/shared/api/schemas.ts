@@ -370,6 +370,18 @@ export const playerPage = player.extend({
   /** Open ones first. */
   reminders: z.array(reminder).default([]),
   isWatched: z.boolean().default(false),
+  /** Balls that were judged one by one, by day and drill. */
+  looks: z
+    .array(
+      z.object({
+        drillSlug: z.string(),
+        drillName: z.string(),
+        on: z.string(),
+        touches: z.object({ short: z.number(), right: z.number(), away: z.number(), far: z.number(), near: z.number() }),
+        passes: z.object({ looked: z.number(), accurate: z.number(), pace: z.number(), clean: z.number(), all: z.number() }),
+      }),
+    )
+    .default([]),
 });
 
 /** A number somebody owes; no two of a session are the same. */

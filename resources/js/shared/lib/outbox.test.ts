@@ -6,12 +6,12 @@ import type { MarkToSend } from '../api/queries';
 const sendMarks = vi.fn();
 const keepRun = vi.fn();
 const keepRecap = vi.fn();
-const sendReminders = vi.fn();
+const sendNoted = vi.fn();
 vi.mock('../api/queries', () => ({
   sendMarks: (marks: unknown) => sendMarks(marks) as unknown,
   keepRun: (...of: unknown[]) => keepRun(...of) as unknown,
   keepRecap: (...of: unknown[]) => keepRecap(...of) as unknown,
-  sendReminders: (...of: unknown[]) => sendReminders(...of) as unknown,
+  sendNoted: (...of: unknown[]) => sendNoted(...of) as unknown,
 }));
 
 const {
@@ -26,7 +26,7 @@ const {
   letGo,
   notedRecap,
   noteRecap,
-  noteReminder,
+  noteInRun,
   outboxState,
   tryAgain,
   waitingLines,
@@ -253,20 +253,25 @@ describe('the outbox', () => {
   test('what was noted beside a name waits for a connection, goes out once, and stays with its reason where it is refused', async () => {
     const event = { uuid: mark().uuid, playerId: 1, kind: 'said' as const, words: 'Far foot', notedAt: '2026-03-10T17:00:00.000Z' };
     const other = { ...event, uuid: mark().uuid, playerId: 2 };
-    sendReminders.mockImplementation(offline);
-    await noteReminder(970, event, 'Amina, said: Far foot');
-    await noteReminder(970, other, 'Bo, said: Far foot');
-    expect(outboxState()).toMatchObject({ unsent: 2, refused: 0 });
-    expect(await waitingLines()).toMatchObject([{ label: 'Amina, said: Far foot' }, { label: 'Bo, said: Far foot' }]);
+    const look = { uuid: mark().uuid, playerId: 1, drillSlug: 'far-foot-open', weight: 'right' as const, lookedAt: event.notedAt };
+    sendNoted.mockImplementation(offline);
+    await noteInRun(970, { kind: 'reminders', item: event }, 'Amina, said: Far foot');
+    await noteInRun(970, { kind: 'reminders', item: other }, 'Bo, said: Far foot');
+    await noteInRun(970, { kind: 'looks', item: look }, 'Amina, a ball');
+    expect(outboxState()).toMatchObject({ unsent: 3, refused: 0 });
+    expect((await waitingLines()).map(({ label }) => label)).toEqual(['Amina, said: Far foot', 'Bo, said: Far foot', 'Amina, a ball']);
 
-    sendReminders.mockReset().mockImplementation((_session: number, events: (typeof event)[]) =>
+    sendNoted.mockReset().mockImplementation((_session: number, _kind: string, events: (typeof event)[]) =>
       Promise.resolve({
         results: events.map(({ uuid, playerId }, index) => ({ index, uuid, status: playerId === 1 ? 'accepted' : 'refused', message: 'Not in this squad.' })),
       }),
     );
     await flushMarks();
     await flushMarks();
-    expect(sendReminders.mock.calls).toEqual([[970, [event, other]]]);
+    expect(sendNoted.mock.calls).toEqual([
+      [970, 'reminders', [event, other]],
+      [970, 'looks', [look]],
+    ]);
     expect(outboxState()).toMatchObject({ unsent: 1, refused: 1 });
     expect(await waitingLines()).toMatchObject([{ label: 'Bo, said: Far foot', held: 'Not in this squad.', isRefused: true }]);
     await letGo(other.uuid);

@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, sendReminders, type MarkParts, type MarkToSend, type PartTime, type ReminderEvent } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, sendNoted, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/queries';
 import type { Recap } from '../api/schemas';
 import { Shelf } from './shelf';
 
@@ -59,11 +59,11 @@ interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
   /** Whether the server has not heard it yet. */
   isWaiting: boolean;
 }
-/** What was noted beside a name. */
-interface WaitingReminder extends Owned, Held {
+/** What was noted in a run beside its numbers. */
+interface WaitingNote extends Owned, Held {
   uuid: string;
   sessionId: number;
-  event: ReminderEvent;
+  noted: Noted;
   label: string;
 }
 interface KeptRun {
@@ -96,24 +96,24 @@ database
       }),
   );
 database.version(3).stores({ ...tables, recaps: 'sessionId' });
-database.version(4).stores({ ...tables, recaps: 'sessionId', reminders: 'uuid' });
+database.version(4).stores({ ...tables, recaps: 'sessionId', notes: 'uuid' });
 
 const batchSize = 100;
 /** After a fault of the server: a minute, then longer; after the last, only when asked. */
 const pausesMs = [60_000, 300_000, 900_000, 3_600_000];
 
-const unkept = () => outbox.unkept + finishes.unkept + reminders.unkept;
+const unkept = () => outbox.unkept + finishes.unkept + notes.unkept;
 const noteTrouble = () => update({ unkept: unkept() });
 const outbox = new Shelf(database.table<WaitingMark, string>('outbox'), (one) => one.uuid, noteTrouble);
 const entries = new Shelf(database.table<Entry, string>('entries'), (one) => one.key, noteTrouble);
 const finishes = new Shelf(database.table<Finish, number>('finishes'), (one) => one.sessionId, noteTrouble);
 const runs = new Shelf(database.table<KeptRun, number>('runs'), (one) => one.sessionId, noteTrouble);
-const reminders = new Shelf(database.table<WaitingReminder, string>('reminders'), (one) => one.uuid, noteTrouble);
+const notes = new Shelf(database.table<WaitingNote, string>('notes'), (one) => one.uuid, noteTrouble);
 const recaps = new Shelf(database.table<KeptRecap, number>('recaps'), (one) => one.sessionId, noteTrouble);
 
 /** What the views say of it. */
 export interface OutboxState {
-  /** Numbers and reminders of this account that the server has not taken, refused ones too. */
+  /** Numbers and notes of this account that the server has not taken, refused ones too. */
   unsent: number;
   /** Of these, such as the server will not take as they are. */
   refused: number;
@@ -132,7 +132,7 @@ function update(change: Partial<OutboxState>): void {
   listeners.forEach((listener) => listener());
 }
 async function recount(): Promise<void> {
-  const all: (Owned & Held)[] = [...(await outbox.all()), ...(await reminders.all())];
+  const all: (Owned & Held)[] = [...(await outbox.all()), ...(await notes.all())];
   const mine = all.filter(isMine);
   update({
     unsent: mine.length,
@@ -202,7 +202,7 @@ export async function tryAgain(): Promise<void> {
   for (const one of await outbox.all()) if (isMine(one)) await outbox.put({ ...one, againAtMs: 0 });
   for (const one of await finishes.all()) if (isMine(one)) await finishes.put({ ...one, againAtMs: 0 });
   for (const one of await recaps.all()) if (isMine(one)) await recaps.put({ ...one, againAtMs: 0 });
-  for (const one of await reminders.all()) if (isMine(one)) await reminders.put({ ...one, againAtMs: 0 });
+  for (const one of await notes.all()) if (isMine(one)) await notes.put({ ...one, againAtMs: 0 });
   await flushMarks();
 }
 
@@ -210,7 +210,7 @@ export async function tryAgain(): Promise<void> {
 export async function letGo(id: string): Promise<void> {
   const one = (await outbox.all()).find((waiting) => waiting.uuid === id && waiting.isRefused);
   if (one) await outbox.remove(one.uuid);
-  if ((await reminders.get(id))?.isRefused) await reminders.remove(id);
+  if ((await notes.get(id))?.isRefused) await notes.remove(id);
   await recount();
 }
 
@@ -223,7 +223,7 @@ export async function waitingLines(): Promise<WaitingLine[]> {
       .map((one) =>
         lineOf(one.uuid, one.label ?? `Player ${one.mark.playerId}, session ${one.mark.sessionId}`, one.mark.isVoid ? 'void' : String(one.mark.value), one),
       ),
-    ...(await reminders.all()).filter(isMine).map((one) => lineOf(one.uuid, one.label, '', one)),
+    ...(await notes.all()).filter(isMine).map((one) => lineOf(one.uuid, one.label, '', one)),
     ...(await finishes.all()).filter(isMine).map((one) => lineOf(`end ${one.sessionId}`, `The end of session ${one.sessionId}`, '', one)),
     ...(await recaps.all())
       .filter((one) => one.isWaiting && isMine(one))
@@ -265,7 +265,7 @@ async function sendAll(): Promise<void> {
       }
       await recount();
     }
-    await sendNoted();
+    await sendNotes();
     await sendFinishes();
     await sendRecaps();
   } catch (fault) {
@@ -302,30 +302,34 @@ function heldBack<T extends Held>(one: T, fault: ApiError): T {
   return { ...one, held: fault.message, tries, againAtMs: pauseMs === undefined ? Number.MAX_SAFE_INTEGER : Date.now() + pauseMs };
 }
 
-/** Keeps what was noted beside a name in a run, and tries to send it. Never fails: what the device will not keep, the page does. */
-export async function noteReminder(sessionId: number, event: ReminderEvent, label: string): Promise<void> {
-  await reminders.put({ uuid: event.uuid, sessionId, event, label, ...(accountId === undefined ? {} : { accountId }) });
+/** Keeps what was noted in a run, and tries to send it. Never fails: what the device will not keep, the page does. */
+export async function noteInRun(sessionId: number, noted: Noted, label: string): Promise<void> {
+  await notes.put({ uuid: noted.item.uuid, sessionId, noted, label, ...(accountId === undefined ? {} : { accountId }) });
   await recount();
   await flushMarks();
 }
 
-async function sendNoted(): Promise<void> {
-  const due = (await reminders.all()).filter((one) => isMine(one) && isDue(one));
-  for (const sessionId of new Set(due.map((one) => one.sessionId))) {
-    const batch = due.filter((one) => one.sessionId === sessionId).slice(0, batchSize);
+async function sendNotes(): Promise<void> {
+  const due = (await notes.all()).filter((one) => isMine(one) && isDue(one));
+  const batchOf = ({ sessionId, noted }: WaitingNote) => `${sessionId} ${noted.kind}`;
+  for (const name of new Set(due.map(batchOf))) {
+    const batch = due.filter((one) => batchOf(one) === name).slice(0, batchSize);
+    const [first] = batch;
+    if (!first) continue;
     try {
-      const { results } = await sendReminders(
-        sessionId,
-        batch.map((one) => one.event),
+      const { results } = await sendNoted(
+        first.sessionId,
+        first.noted.kind,
+        batch.map((one) => one.noted.item),
       );
       for (const [i, one] of batch.entries()) {
         const result = results.find(({ index }) => index === i);
-        if (result && result.status !== 'refused') await reminders.remove(one.uuid);
-        else await reminders.put({ ...one, held: result?.message ?? 'The server would not take it.', isRefused: true });
+        if (result && result.status !== 'refused') await notes.remove(one.uuid);
+        else await notes.put({ ...one, held: result?.message ?? 'The server would not take it.', isRefused: true });
       }
     } catch (fault) {
       if (!isOfTheServer(fault)) throw fault;
-      for (const one of batch) await reminders.put(heldBack(one, fault));
+      for (const one of batch) await notes.put(heldBack(one, fault));
     }
   }
 }

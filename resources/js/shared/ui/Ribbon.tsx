@@ -1,13 +1,10 @@
 import { useRef } from 'react';
-import type { BlockEvaluation, Evaluation, Segment } from '../api/schemas';
+import type { BlockEvaluation, Evaluation } from '../api/schemas';
 import { clock, clockTime } from '../lib/format';
 import { RibbonBlock, RibbonGrip, type RibbonActs } from './RibbonBlock';
-import { Stitch } from './Stitches';
+import { Pieces, mostTouches, seam } from './RibbonPieces';
 
 const width = 1180;
-const seam = 92;
-const tallest = 42;
-const spacing = 6;
 /** Below the lower of the two rows of labels. */
 const underLabels = 34;
 const letter = 7.2;
@@ -33,7 +30,7 @@ export function Ribbon({ evaluation, titles, startsAt, slotMinutes, selectedId, 
   const slot = slotMinutes * 60;
   const end = Math.max(slot, evaluation.eightInTenSeconds, evaluation.meanSeconds) * 1.02;
   const x = (seconds: number) => (seconds / end) * (width - 8) + 4;
-  const most = Math.max(1, ...evaluation.blocks.flatMap((block) => block.segments.flatMap((one) => [one.leftTouches, one.rightTouches])));
+  const most = mostTouches(evaluation.blocks);
   const fiveAt = x(evaluation.fiveInTenSeconds);
   const eightAt = x(evaluation.eightInTenSeconds);
   // The label of the block before reaches over this one's beginning.
@@ -122,7 +119,6 @@ interface StretchProps {
 function Stretch({ block, title, x, most, isHigh, labelEnd, lineFrom, isSelected }: StretchProps) {
   const from = x(block.startSeconds);
   const to = x(block.startSeconds + block.meanSeconds);
-  const total = block.segments.reduce((sum, one) => sum + one.seconds, 0) || 1;
   const room = Math.max(3, Math.floor((labelEnd - from - 8) / letter));
   return (
     <g>
@@ -132,53 +128,8 @@ function Stretch({ block, title, x, most, isHigh, labelEnd, lineFrom, isSelected
       <text x={from + 3} y={isHigh ? 12 : 28} fontSize="13" fontWeight={isSelected ? 700 : 400} fill="var(--ink)">
         {title.length > room ? `${title.slice(0, room - 1)}…` : title}
       </text>
-      {block.segments.map((segment, i) => {
-        const before = block.segments.slice(0, i).reduce((sum, one) => sum + one.seconds, 0);
-        const start = x(block.startSeconds + (before / total) * block.meanSeconds);
-        const stop = x(block.startSeconds + ((before + segment.seconds) / total) * block.meanSeconds);
-        return <Piece key={segment.id} segment={segment} from={start} to={stop} most={most} />;
-      })}
+      <Pieces block={block} x={x} most={most} />
     </g>
-  );
-}
-
-function Piece({ segment, from, to, most }: { segment: Segment; from: number; to: number; most: number }) {
-  const length = Math.max(0, to - from);
-  switch (segment.kind) {
-    case 'work':
-      return <Work segment={segment} from={from} length={length} most={most} />;
-    case 'rest':
-      return null;
-    case 'set-up':
-      return <rect x={from} y={seam - 7} width={length} height={14} fill="none" stroke="var(--quiet)" strokeDasharray="2 2" />;
-    case 'explain':
-    case 'talk':
-      return <rect x={from} y={seam - 3} width={length} height={6} fill="var(--quiet)" />;
-    case 'game':
-      return <rect x={from} y={seam - 16} width={length} height={32} fill="none" stroke="var(--quiet)" />;
-    case 'water':
-      return <rect x={from} y={seam - 9} width={length} height={18} fill="var(--line)" />;
-    default:
-      return <line x1={from} x2={to} y1={seam} y2={seam} stroke="var(--quiet)" strokeWidth="2" />;
-  }
-}
-
-/** Stitches fill the time at even steps; their height is how many touches of that foot one player makes. */
-function Work({ segment, from, length, most }: { segment: Segment; from: number; length: number; most: number }) {
-  const count = Math.max(1, Math.floor((length - 4) / spacing));
-  const height = (touches: number) => (touches > 0 ? 5 + (tallest - 5) * Math.sqrt(touches / most) : 0);
-  const right = height(segment.rightTouches);
-  const left = height(segment.leftTouches);
-  if (right === 0 && left === 0) return <line x1={from} x2={from + length} y1={seam} y2={seam} stroke="var(--ink)" strokeWidth="4" strokeDasharray="3 4" />;
-  return (
-    <>
-      {Array.from({ length: count }, (_, i) => (
-        <g key={i}>
-          {right > 0 && <Stitch x={from + i * spacing} y={seam} foot="R" height={right} width={4} />}
-          {left > 0 && <Stitch x={from + i * spacing} y={seam} foot="L" height={left} width={4} />}
-        </g>
-      ))}
-    </>
   );
 }
 
