@@ -67,7 +67,8 @@ final class ContractTest extends FeatureTestCase
         $answers['looks'] = [
             'POST api/v1/sessions/{session}/looks',
             $this->actingAs($this->coach)->postJson("/api/v1/sessions/{$sessionId}/looks", ['looks' => [[
-                'uuid' => '00000000-0000-4000-8000-000000000001', 'playerId' => $player, 'drillSlug' => 'drag-back-turn', 'isAccurate' => true,
+                'uuid' => '00000000-0000-4000-8000-000000000001', 'playerId' => $player, 'drillSlug' => 'drag-back-turn',
+                'isAccurate' => true,
                 'lookedAt' => '2026-03-10T11:00:00.000Z',
             ]]])->assertOk(),
         ];

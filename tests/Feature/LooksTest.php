@@ -20,7 +20,8 @@ final class LooksTest extends FeatureTestCase
         };
         $right = $look(['weight' => 'right', 'isFarFoot' => true]);
         $answer = $this->postJson("/api/v1/sessions/{$sessionId}/looks", ['looks' => [
-            $right, $look(['weight' => 'short']), $right, $look(['isAccurate' => true, 'isRightPace' => true, 'isClean' => true]), $look([]),
+            $right, $look(['weight' => 'short']), $right,
+            $look(['isAccurate' => true, 'isRightPace' => true, 'isClean' => true]), $look([]),
             $look(['weight' => 'long']), $look(['weight' => 'right', 'isAccurate' => true]), $look(['isFarFoot' => true]),
             $look(['isClean' => 'yes']), $look(['drillSlug' => 'sole-taps']), $look(['playerId' => $this->otherPlayer->id]),
             $look(['lookedAt' => 'soon']),

@@ -21,7 +21,9 @@ final class TakeLooks
     {
         $slugs = $session->blocks()->with('drillVersion')->get()->map(fn ($block): ?string => $block->drillVersion?->slug)->filter()->all();
 
-        return NotedFields::keep('looks', $session, $items, fn (array $item): array => self::columns($item, $slugs) + ['looked_by' => $by->id]);
+        $columns = fn (array $item): array => self::columns($item, $slugs) + ['looked_by' => $by->id];
+
+        return NotedFields::keep('looks', $session, $items, $columns);
     }
 
     /**

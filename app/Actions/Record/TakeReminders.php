@@ -19,7 +19,9 @@ final class TakeReminders
      */
     public function take(TrainingSession $session, array $items, User $by): array
     {
-        return NotedFields::keep('reminder_events', $session, $items, fn (array $item): array => self::columns($item) + ['noted_by' => $by->id]);
+        $columns = fn (array $item): array => self::columns($item) + ['noted_by' => $by->id];
+
+        return NotedFields::keep('reminder_events', $session, $items, $columns);
     }
 
     /**

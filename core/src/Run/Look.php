@@ -24,7 +24,16 @@ final readonly class Look
     /** @param  bool|null  $isFarFoot  the foot farther from where the ball came from; null where that was not seen */
     public static function atTouch(int $playerId, string $drillSlug, CalendarDate $on, TouchWeight $weight, ?bool $isFarFoot): self
     {
-        return new self($playerId, $drillSlug, $on, $weight, $isFarFoot, false, false, false);
+        return new self(
+            playerId: $playerId,
+            drillSlug: $drillSlug,
+            on: $on,
+            weight: $weight,
+            isFarFoot: $isFarFoot,
+            isAccurate: false,
+            isRightPace: false,
+            isClean: false,
+        );
     }
 
     public static function atPass(
@@ -35,7 +44,16 @@ final readonly class Look
         bool $isRightPace,
         bool $isClean,
     ): self {
-        return new self($playerId, $drillSlug, $on, null, null, $isAccurate, $isRightPace, $isClean);
+        return new self(
+            playerId: $playerId,
+            drillSlug: $drillSlug,
+            on: $on,
+            weight: null,
+            isFarFoot: null,
+            isAccurate: $isAccurate,
+            isRightPace: $isRightPace,
+            isClean: $isClean,
+        );
     }
 
     public function isTouch(): bool

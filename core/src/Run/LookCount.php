@@ -10,7 +10,7 @@ use FleetSparrow\Core\Shared\CalendarDate;
 final readonly class LookCount
 {
     /**
-     * @param  array{short: int, right: int, away: int, far: int, near: int}  $touches  first touches by weight; and by foot, where it was seen
+     * @param  array{short: int, right: int, away: int, far: int, near: int}  $touches  first touches by weight, and by foot where seen
      * @param  array{looked: int, accurate: int, pace: int, clean: int, all: int}  $passes  all: with all three ticks
      */
     private function __construct(public string $drillSlug, public CalendarDate $on, public array $touches, public array $passes)
