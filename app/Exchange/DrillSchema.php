@@ -12,6 +12,7 @@ use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Ball;
 use FleetSparrow\Core\Drill\CallFoot;
+use FleetSparrow\Core\Drill\Calling;
 use FleetSparrow\Core\Drill\CallKind;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Family;
@@ -283,6 +284,7 @@ final class DrillSchema
             'kind' => self::enum(CallKind::class), 'everySeconds' => self::number(1.0, 60.0), 'spread' => self::number(0.0, 0.9),
             'leadSeconds' => self::number(0.0, 10.0), 'inOrder' => self::whole(1, 5),
             'again' => ['type' => 'boolean'], 'twoWay' => ['type' => 'boolean'], 'rules' => ['type' => 'array', 'items' => $rule],
+            'commands' => ['type' => 'array', 'items' => self::text(Calling::MOST_LETTERS), 'maxItems' => Calling::MOST_COMMANDS],
         ], ['kind', 'everySeconds']);
     }
 }

@@ -36,4 +36,14 @@ final class ActualQuery
 
         return $inOrder;
     }
+
+    /** @return array<string, array{called: int, hit: int, slow: int}> block key → calls, and how many were answered well or slowly */
+    public static function calls(TrainingSession $session): array
+    {
+        return DB::table('run_calls')->where('training_session_id', $session->id)->groupBy('block_key')
+            ->selectRaw("block_key, count(*) as called, sum(answer = 'hit') as hit, sum(answer = 'slow') as slow")->get()
+            ->mapWithKeys(static fn (object $row): array => [(string) $row->block_key => [
+                'called' => (int) $row->called, 'hit' => (int) $row->hit, 'slow' => (int) $row->slow,
+            ]])->all();
+    }
 }

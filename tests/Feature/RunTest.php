@@ -91,12 +91,18 @@ final class RunTest extends FeatureTestCase
         ], $this->getJson("/api/v1/sessions/{$sessionId}/run")->json('segments'));
         $this->putJson("/api/v1/sessions/{$sessionId}/run", [
             'startedAt' => '2026-03-10T18:00:00Z', 'finishedAt' => '2026-03-10T18:40:00Z', 'parts' => $parts,
+            'calls' => [
+                ['blockId' => $parts[0]['blockId'], 'place' => 0, 'answer' => 'hit'],
+                ['blockId' => $parts[0]['blockId'], 'place' => 0],
+                ['blockId' => $parts[0]['blockId'], 'place' => 1, 'answer' => 'slow'],
+            ],
         ])->assertOk();
 
         $this->getJson("/api/v1/sessions/{$sessionId}/actual")->assertOk()
             ->assertJsonPath('blocks.*.blockId', ['drag-back-turn', 'sole-taps'])
             ->assertJsonPath('blocks.*.words', ['1:15 over, most of all frozen to coach.', 'Skipped: it counts as not done.'])
-            ->assertJsonPath('blocks.1.wasSkipped', true);
+            ->assertJsonPath('blocks.1.wasSkipped', true)
+            ->assertJsonPath('blocks.*.calls', [['called' => 3, 'hit' => 1, 'slow' => 1], null]);
         // The next plan tells what was skipped as new, and what was done as known; nobody had its touches.
         $next = fn (string $slug): mixed => $this->preview($this->plan([$this->drillBlock($slug)]))->json('blocks.0.how.1');
         self::assertStringStartsWith('Explaining: 60 s, new', $next('sole-taps'));

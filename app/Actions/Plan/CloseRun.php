@@ -38,6 +38,7 @@ final class CloseRun
     /**
      * @param  list<PartTime>  $parts
      * @param  list<int>|null  $present  players who were there, where that is known; null for those who said they come
+     * @param  list<array{blockId: string, place: int, answer?: string|null}>  $calls  in the order in which they were made
      */
     public function run(
         TrainingSession $session,
@@ -46,8 +47,9 @@ final class CloseRun
         array $parts,
         ?User $by,
         ?array $present = null,
+        array $calls = [],
     ): TrainingSession {
-        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by, $present): TrainingSession {
+        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by, $present, $calls): TrainingSession {
             $this->history->hold([$session->squad_id]);
             $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
             $session->run_started_at_utc ??= $startedAt->utc();
@@ -55,6 +57,7 @@ final class CloseRun
                 // Before it counts as over: until then, who said nothing is coming.
                 self::keepPresence($session, $present);
                 self::keepTimes($session, $parts, $by);
+                self::keepCalls($session, $calls);
                 self::markSkipped($session);
                 try {
                     $this->keep($session, $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc)));
@@ -108,6 +111,19 @@ final class CloseRun
             'frozen_seconds' => $part['frozenSeconds'] ?? 0.0,
             'timed_by' => $by?->id,
         ], $parts));
+    }
+
+    /** @param  list<array{blockId: string, place: int, answer?: string|null}>  $calls */
+    private static function keepCalls(TrainingSession $session, array $calls): void
+    {
+        DB::table('run_calls')->insertOrIgnore(array_map(fn (int $number, array $call): array => [
+            'club_id' => $session->club_id,
+            'training_session_id' => $session->id,
+            'block_key' => $call['blockId'],
+            'number' => $number,
+            'place' => $call['place'],
+            'answer' => $call['answer'] ?? null,
+        ], array_keys($calls), $calls));
     }
 
     /** What was skipped counts as not done: the next plan asks for it again. */

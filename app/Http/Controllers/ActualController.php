@@ -14,7 +14,9 @@ use Illuminate\Support\Facades\Gate;
 
 #[Shape('BlockActual', [
     'blockId' => 'string', 'plannedSeconds' => 'number', 'actualSeconds' => 'number', 'wasSkipped' => 'bool', 'words' => 'string',
+    'calls' => 'CallsMade?',
 ])]
+#[Shape('CallsMade', ['called' => 'int', 'hit' => 'int', 'slow' => 'int'])]
 #[Shape('SessionActual', ['plannedSeconds' => 'number', 'actualSeconds' => 'number', 'blocks' => 'BlockActual[]'])]
 class ActualController extends Controller
 {
@@ -26,12 +28,14 @@ class ActualController extends Controller
     public function __invoke(TrainingSession $session): JsonResponse
     {
         Gate::authorize('view', $session->squad);
+        $calls = ActualQuery::calls($session);
         $blocks = array_values(array_map(static fn (BlockActual $one): array => [
             'blockId' => $one->blockId,
             'plannedSeconds' => round($one->plannedSeconds),
             'actualSeconds' => round($one->actualSeconds),
             'wasSkipped' => $one->wasSkipped,
             'words' => $one->words(),
+            'calls' => $calls[$one->blockId] ?? null,
         ], ActualQuery::of($session)));
 
         return new JsonResponse([

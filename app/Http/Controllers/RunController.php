@@ -31,7 +31,10 @@ use Illuminate\Validation\ValidationException;
         ],
     ),
 ]
-#[Shape('RunTimes', ['startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]', 'presentIds?' => 'int[]'])]
+#[Shape('CallMade', ['blockId' => 'string', 'place' => 'int', 'answer' => "'hit'|'slow'?"])]
+#[Shape('RunTimes', [
+    'startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]', 'presentIds?' => 'int[]', 'calls?' => 'CallMade[]',
+])]
 class RunController extends Controller
 {
     #[Get('/sessions/{session}/run', 'The run pack: everything a phone needs to run the session by itself.', answers: 'RunPack')]
@@ -72,6 +75,10 @@ class RunController extends Controller
             'parts.*.expectedSeconds' => ['numeric', 'min:0', 'max:14400'],
             'parts.*.pausedSeconds' => ['numeric', 'min:0', 'max:14400'],
             'parts.*.frozenSeconds' => ['numeric', 'min:0', 'max:14400'],
+            'calls' => ['array', 'max:2000'],
+            'calls.*.blockId' => ['required', 'string', 'max:60'],
+            'calls.*.place' => ['required', 'integer', 'min:0', 'max:1000'],
+            'calls.*.answer' => ['nullable', Rule::in(['hit', 'slow'])],
         ]);
         /** @var list<array{segmentId: string, part: string, plannedSeconds: float, actualSeconds: float}> $parts */
         $parts = array_values($request->array('parts'));
@@ -81,7 +88,9 @@ class RunController extends Controller
             throw ValidationException::withMessages(['finishedAt' => 'A session ends after it has begun.']);
         }
         $present = $request->has('presentIds') ? array_map(intval(...), array_values($request->array('presentIds'))) : null;
-        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request), $present);
+        /** @var list<array{blockId: string, place: int, answer?: string|null}> $calls */
+        $calls = array_values($request->array('calls'));
+        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request), $present, $calls);
 
         return new JsonResponse(SessionResource::summary($session, $this->day($request)));
     }

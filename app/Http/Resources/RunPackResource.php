@@ -24,6 +24,7 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 #[Shape('RunSegment', ['asks' => 'Ask[]'], extends: 'Segment')]
 #[Shape('Call', [
     'atSeconds' => 'number', 'ballSeconds' => 'number', 'places' => 'string[]', 'number' => 'int?', 'asks' => 'string',
+    'command' => 'string?',
 ])]
 #[Shape('RunBlock', [
     'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?',

@@ -9,6 +9,10 @@ use FleetSparrow\Core\Exception\InvalidDrill;
 /** The reaction game of a drill: what is called, how often, how early, and what a call asks for. */
 final readonly class Calling
 {
+    public const MOST_COMMANDS = 8;
+
+    public const MOST_LETTERS = 40;
+
     /**
      * @param  float  $everySeconds  from one call to the next
      * @param  float  $spread  give or take this share of it
@@ -17,6 +21,7 @@ final readonly class Calling
      * @param  bool  $again  whether one may be called twice running
      * @param  bool  $twoWay  whether the player reads a number behind and calls it back
      * @param  list<CallRule>  $rules  what a called place asks for
+     * @param  list<string>  $commands  one of them comes with each call: which foot, first time, which movement
      */
     private function __construct(
         public CallKind $kind,
@@ -27,11 +32,13 @@ final readonly class Calling
         public bool $again,
         public bool $twoWay,
         public array $rules,
+        public array $commands,
     ) {
     }
 
     /**
      * @param  list<CallRule>  $rules
+     * @param  list<string>  $commands
      *
      * @throws InvalidDrill If a figure is outside its range.
      */
@@ -44,12 +51,16 @@ final readonly class Calling
         bool $again,
         bool $twoWay,
         array $rules,
+        array $commands = [],
     ): self {
         $fault = match (true) {
             ! ($everySeconds >= 1.0 && $everySeconds <= 60.0) => ['everySeconds', 'Calls come every 1 to 60 seconds.'],
             ! ($spread >= 0.0 && $spread <= 0.9) => ['spread', 'The spread must be between 0 and 0.9.'],
             ! ($leadSeconds >= 0.0 && $leadSeconds <= 10.0) => ['leadSeconds', 'The call comes 0 to 10 seconds before the ball.'],
             $inOrder < 1 || $inOrder > 5 => ['inOrder', 'One to five are called in order.'],
+            max([0, ...array_map(mb_strlen(...), $commands)]) > self::MOST_LETTERS => [
+                'commands', 'A command is called out: at most '.self::MOST_LETTERS.' letters.',
+            ],
             default => null,
         };
         if ($fault !== null) {
@@ -65,6 +76,7 @@ final readonly class Calling
             again: $again,
             twoWay: $twoWay,
             rules: $rules,
+            commands: $commands,
         );
     }
 }

@@ -44,7 +44,11 @@ final readonly class Demands
             'touches' => $this->touches?->fields(),
             'ball' => $this->ball->value,
             'opposition' => $this->opposition->value,
-            'calling' => $this->calling === null ? null : [$this->calling->kind->value, $this->calling->inOrder, $this->calling->twoWay],
+            'calling' => $this->calling === null ? null : [
+                $this->calling->kind->value, $this->calling->inOrder, $this->calling->twoWay,
+                // A call with a command is another task; one without keeps its line.
+                ...($this->calling->commands === [] ? [] : [$this->calling->commands]),
+            ],
         ];
     }
 }

@@ -91,6 +91,9 @@ final class DrillWords
         if ($calling->twoWay) {
             $sentences[] = 'The player reads what stands behind and calls it back.';
         }
+        if ($calling->commands !== []) {
+            $sentences[] = 'With each call one of: '.implode(', ', $calling->commands).'.';
+        }
         foreach ($calling->rules as $rule) {
             $sentences[] = self::callRule($rule);
         }

@@ -13,6 +13,7 @@ final readonly class Call
      * @param  list<string>  $places  what is called, in order
      * @param  int|null  $number  on the board behind, to be read and shouted; null where there is none
      * @param  string  $asks  what the place asks for; empty where it asks for nothing
+     * @param  string|null  $command  how, or which movement; null where only the place is called
      */
     public function __construct(
         public float $atSeconds,
@@ -20,6 +21,7 @@ final readonly class Call
         public array $places,
         public ?int $number,
         public string $asks,
+        public ?string $command,
     ) {
     }
 }

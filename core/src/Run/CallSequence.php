@@ -40,16 +40,18 @@ final readonly class CallSequence
     public static function of(Calling $calling, Layout $layout, int $seed, float $workSeconds): array
     {
         $sequence = new self($calling, self::placesOf($calling->kind, $layout), $seed);
-        [$calls, $at, $before, $board] = [[], $calling->everySeconds / 2, null, null];
+        [$calls, $at, $before, $board, $command] = [[], $calling->everySeconds / 2, null, null, null];
         for ($k = 0; $at < $workSeconds && $k < self::MOST_CALLS; $k++) {
             $places = $sequence->places($k, $before);
             $board = $calling->twoWay ? $sequence->drawn("board {$k}", array_values(array_diff(self::BOARD, [$board]))) : null;
+            $command = $sequence->command($k, $command);
             $calls[] = new Call(
                 atSeconds: round($at, 1),
                 ballSeconds: round($at + $calling->leadSeconds, 1),
                 places: $places,
                 number: $board,
                 asks: $sequence->asks($places[count($places) - 1]),
+                command: $command,
             );
             $before = $places[count($places) - 1];
             $at += $calling->everySeconds * (1.0 + $calling->spread * (2.0 * $sequence->share("pause {$k}") - 1.0));
@@ -99,6 +101,14 @@ final readonly class CallSequence
         }
 
         return $called;
+    }
+
+    /** Never the same twice running, where there is another. */
+    private function command(int $k, ?string $before): ?string
+    {
+        $others = array_values(array_diff($this->calling->commands, [$before]));
+
+        return $others === [] ? $before : $this->drawn("command {$k}", $others);
     }
 
     private function place(string $what, ?string $before): string

@@ -31,6 +31,7 @@ final class DrillWordsTest extends TestCase
                 'inOrder' => 2,
                 'again' => false,
                 'twoWay' => true,
+                'commands' => ['first time', 'take a touch'],
                 'rules' => [['place' => 'behind', 'touches' => ['most' => 3], 'foot' => 'far', 'openBody' => true, 'move' => true]],
             ],
             'organisation' => [
@@ -53,6 +54,7 @@ final class DrillWordsTest extends TestCase
             'Targets: 1 is dribble, 2 is pass; named by the player before the ball comes.',
             'Called: a colour about every 6 s, give or take 1.2 s, 1 s before the ball, up to 2 in order, never the same twice running.',
             'The player reads what stands behind and calls it back.',
+            'With each call one of: first time, take a touch.',
             'Behind: at most 3 touches, far foot, open body, a move.',
             'The game keeps the touch rule of the day.',
         ], DrillWords::asks($drill));

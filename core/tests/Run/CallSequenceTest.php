@@ -82,8 +82,37 @@ final class CallSequenceTest extends TestCase
         }
     }
 
+    public function test_a_command_comes_with_each_call_and_never_twice_running_where_there_is_another(): void
+    {
+        $commands = ['first time', 'take a touch', 'other foot'];
+        $calls = self::calls(seconds: 600.0, commands: $commands);
+        foreach ($calls as $i => $call) {
+            self::assertContains($call->command, $commands);
+            self::assertNotSame($call->command, ($calls[$i - 1] ?? null)?->command);
+        }
+        // Each about as often as the others: 99 calls or so, of three.
+        foreach (array_count_values(array_map(static fn (Call $one): string => (string) $one->command, $calls)) as $times) {
+            self::assertEqualsWithDelta(count($calls) / 3, $times, 10.0);
+        }
+        self::assertSame(['now'], array_unique(array_map(static fn (Call $one): ?string => $one->command, self::calls(commands: ['now']))));
+        self::assertSame([null], array_unique(array_map(static fn (Call $one): ?string => $one->command, self::calls())));
+        // What is called where stays the same for the same seed, with a command or without.
+        self::assertSame(
+            array_map(static fn (Call $one): array => $one->places, self::calls(seconds: 600.0)),
+            array_map(static fn (Call $one): array => $one->places, $calls),
+        );
+    }
+
+    public function test_a_command_is_short_enough_to_be_called_out(): void
+    {
+        self::assertSame(20, count(self::calls(commands: [str_repeat('a', 40)])));
+        $this->expectExceptionMessage('A command is called out: at most 40 letters.');
+        self::calls(commands: [str_repeat('a', 41)]);
+    }
+
     /**
      * @param  list<CallRule>  $rules
+     * @param  list<string>  $commands
      * @return list<Call>
      */
     private static function calls(
@@ -93,6 +122,7 @@ final class CallSequenceTest extends TestCase
         bool $twoWay = false,
         array $rules = [],
         float $seconds = 120.0,
+        array $commands = [],
     ): array {
         return CallSequence::of(
             Calling::of(
@@ -104,6 +134,7 @@ final class CallSequenceTest extends TestCase
                 again: $again,
                 twoWay: $twoWay,
                 rules: $rules,
+                commands: $commands,
             ),
             ReactionSquare::of(Length::ofMetres(7.0)),
             $seed,

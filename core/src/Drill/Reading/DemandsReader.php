@@ -123,6 +123,7 @@ final class DemandsReader
                 $rule->flag('openBody'),
                 $rule->flag('move'),
             ), $read->entries('rules')),
+            commands: $read->texts('commands', most: Calling::MOST_COMMANDS),
         );
     }
 }

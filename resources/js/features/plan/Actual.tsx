@@ -25,6 +25,12 @@ export function Actual({ sessionId, titles }: { sessionId: number; titles: Recor
                 {titles[block.blockId] ?? 'A block that is not in the plan any more'}
                 <br />
                 <span className={block.words === 'As planned.' ? 'quiet' : undefined}>{block.words}</span>
+                {block.calls && (
+                  <>
+                    <br />
+                    {block.calls.called} called, {block.calls.hit} hit, {block.calls.slow} slow
+                  </>
+                )}
               </th>
               <td className="num">{clock(block.plannedSeconds)}</td>
               <td className="num">{clock(block.actualSeconds)}</td>

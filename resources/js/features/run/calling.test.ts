@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { RunPack } from '../../shared/api/schemas';
-import { answered, answers, called, calledAgain, callWords, dueAt, newSet, noCalls } from './calling';
+import { answered, answers, called, calledAgain, callsMade, callWords, dueAt, newSet, noCalls } from './calling';
 
 const calls = [3, 9, 16, 21].map((atSeconds, i) => ({
   atSeconds,
@@ -8,6 +8,7 @@ const calls = [3, 9, 16, 21].map((atSeconds, i) => ({
   places: [['red', 'blue', 'white', 'red'][i] ?? ''],
   number: null,
   asks: '',
+  command: null,
 }));
 const players = [{ name: 'Amina' }, { name: 'Bo' }] as RunPack['players'];
 
@@ -33,8 +34,19 @@ describe('calling', () => {
   });
 
   test('a name is that of somebody who is there', () => {
-    const call = (places: string[]) => ({ atSeconds: 0, ballSeconds: 0, places, number: null, asks: '' });
+    const call = (places: string[]) => ({ atSeconds: 0, ballSeconds: 0, places, number: null, asks: '', command: null });
     expect(callWords(call(['3']), 'name', players)).toBe('Amina');
     expect(callWords(call(['red', 'blue']), 'colour', players)).toBe('red, then blue');
+    expect(callWords({ ...call(['red']), command: 'first time' }, 'colour', players)).toBe('red: first time');
+    expect(callWords({ ...call(['the next movement']), command: 'Skip' }, 'movement', players)).toBe('Skip');
+  });
+
+  test('all that was called is told by its place in the sequence', () => {
+    const log = calledAgain(answered(called(noCalls), 'hit'));
+    expect(callsMade({ a: log, b: called(noCalls) })).toEqual([
+      { blockId: 'a', place: 0, answer: 'hit' },
+      { blockId: 'a', place: 0, answer: null },
+      { blockId: 'b', place: 0, answer: null },
+    ]);
   });
 });

@@ -1,3 +1,4 @@
+import type { CallMade } from '../../shared/api/queries';
 import type { RunPack } from '../../shared/api/schemas';
 import type { RunBlock } from './words';
 
@@ -46,9 +47,16 @@ export function answered(log: CallLog, answer: Answer): CallLog {
 
 /** What is called out: "blue, then red", or whose name it is. */
 export function callWords(call: Call, kind: RunBlock['callKind'], players: RunPack['players']): string {
-  if (kind === 'name') return call.places.map((place) => players[(Number(place) - 1) % Math.max(1, players.length)]?.name ?? place).join(', then ');
-  return call.places.join(', then ');
+  // Which movement is the command itself.
+  if (kind === 'movement' && call.command) return call.command;
+  const named = (place: string) => (kind === 'name' ? (players[(Number(place) - 1) % Math.max(1, players.length)]?.name ?? place) : place);
+  const places = call.places.map(named).join(', then ');
+  return call.command ? `${places}: ${call.command}` : places;
 }
+
+/** All that was called in a run, block by block in order, as it is told to the server. */
+export const callsMade = (logs: Record<string, CallLog>): CallMade[] =>
+  Object.entries(logs).flatMap(([blockId, { made }]) => made.map(({ call, answer }) => ({ blockId, place: call, answer })));
 
 /** How it went: of so many calls so many hits and slow ones; the unmarked are neither. */
 export function answers({ made }: CallLog): string {

@@ -5,7 +5,7 @@ import type { Look, PartTime } from '../../shared/api/queries';
 import type { Player, RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState, noteInRun } from '../../shared/lib/outbox';
 import { besideOf, noted, type Noted } from './beside';
-import type { CallLog } from './calling';
+import { callsMade, type CallLog } from './calling';
 import type { KeptState } from './keptState';
 import { lookedAt, settledLooks, takenBack, type KeptLook } from './looks';
 import { reseated, type Roster } from './reseat';
@@ -138,6 +138,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
       finishedAt: new Date(endMs).toISOString(),
       parts: partTimes(pack, presses, endMs),
       ...(seated && { presentIds: seated.came }),
+      ...(Object.keys(calls).length > 0 && { calls: callsMade(calls) }),
     });
   };
   return {

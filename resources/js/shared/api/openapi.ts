@@ -982,6 +982,12 @@ export interface components {
             actualSeconds: number;
             wasSkipped: boolean;
             words: string;
+            calls: components["schemas"]["CallsMade"] | null;
+        };
+        CallsMade: {
+            called: number;
+            hit: number;
+            slow: number;
         };
         SessionActual: {
             plannedSeconds: number;
@@ -1161,6 +1167,12 @@ export interface components {
             pausedSeconds?: number;
             frozenSeconds?: number;
         };
+        CallMade: {
+            blockId: string;
+            place: number;
+            /** @enum {string|null} */
+            answer: "hit" | "slow" | null;
+        };
         RunTimes: {
             /** Format: date-time */
             startedAt: string;
@@ -1168,6 +1180,7 @@ export interface components {
             finishedAt?: string | null;
             parts?: components["schemas"]["PartTime"][];
             presentIds?: number[];
+            calls?: components["schemas"]["CallMade"][];
         };
         SearchEntry: {
             /** @enum {string} */
@@ -2119,6 +2132,7 @@ export interface components {
             places: string[];
             number: number | null;
             asks: string;
+            command: string | null;
         };
         RunBlock: components["schemas"]["Together"] & {
             id: string;

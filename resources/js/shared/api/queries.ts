@@ -96,7 +96,9 @@ export const deleteSession = (sessionId: number, version: number, marks: number)
   callApi(`/sessions/${sessionId}`, z.undefined(), { method: 'DELETE', body: { marks }, headers: { 'If-Match': `"${version}"` } });
 /** How long a stretch of a run was to take before the coach's own times and with them, and took; and how long the clock stood still. */
 export type PartTime = components['schemas']['PartTime'];
-export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[]; presentIds?: number[] }) =>
+/** One call by its place in the block's sequence. */
+export type CallMade = components['schemas']['CallMade'];
+export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[]; presentIds?: number[]; calls?: CallMade[] }) =>
   callApi(`/sessions/${sessionId}/run`, z.unknown(), { method: 'PUT', body });
 
 export const keepRecap = (sessionId: number, body: Recap) => callApi(`/sessions/${sessionId}/recap`, recap, { method: 'PUT', body });

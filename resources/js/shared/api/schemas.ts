@@ -426,7 +426,16 @@ const runBlock = together.extend({
   harder: z.string().nullable().default(null),
   /** Of the reaction game, by seconds of the block's work. */
   calls: z
-    .array(z.object({ atSeconds: z.number(), ballSeconds: z.number(), places: z.array(z.string()), number: z.number().nullable(), asks: z.string() }))
+    .array(
+      z.object({
+        atSeconds: z.number(),
+        ballSeconds: z.number(),
+        places: z.array(z.string()),
+        number: z.number().nullable(),
+        asks: z.string(),
+        command: z.string().nullable().default(null),
+      }),
+    )
     .default([]),
   callKind: z.enum(['colour', 'number', 'side', 'name', 'movement']).nullable().default(null),
 });
@@ -468,7 +477,16 @@ export const runPack = z.object({
 export const sessionActual = z.object({
   plannedSeconds: z.number(),
   actualSeconds: z.number(),
-  blocks: z.array(z.object({ blockId: z.string(), plannedSeconds: z.number(), actualSeconds: z.number(), wasSkipped: z.boolean(), words: z.string() })),
+  blocks: z.array(
+    z.object({
+      blockId: z.string(),
+      plannedSeconds: z.number(),
+      actualSeconds: z.number(),
+      wasSkipped: z.boolean(),
+      words: z.string(),
+      calls: z.object({ called: z.number(), hit: z.number(), slow: z.number() }).nullable().default(null),
+    }),
+  ),
 });
 
 export const feedLeave = z.object({ token: z.string(), path: z.string(), expiresAt: z.string() });

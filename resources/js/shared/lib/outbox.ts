@@ -1,7 +1,7 @@
 import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, sendNoted, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, sendNoted, type CallMade, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/queries';
 import type { Recap } from '../api/schemas';
 import { Shelf } from './shelf';
 
@@ -51,6 +51,7 @@ interface Finish extends Owned, Held {
   parts?: PartTime[];
   /** Where others came than had said so. */
   presentIds?: number[];
+  calls?: CallMade[];
 }
 interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
   sessionId: number;
@@ -342,9 +343,9 @@ export async function finishRun(finish: Omit<Finish, keyof Owned | keyof Held>):
 
 async function sendFinishes(): Promise<void> {
   for (const finish of (await finishes.all()).filter((one) => isMine(one) && isDue(one))) {
-    const { sessionId, startedAt, finishedAt, parts, presentIds } = finish;
+    const { sessionId, startedAt, finishedAt, parts, presentIds, calls } = finish;
     try {
-      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }), ...(presentIds && { presentIds }) });
+      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }), ...(presentIds && { presentIds }), ...(calls && { calls }) });
       await finishes.remove(sessionId);
     } catch (fault) {
       if (!isOfTheServer(fault)) throw fault;
