@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What may be imported from where: app → features → shared, kernel stands alone, features never know each other. */
-const features = ['sign-in', 'welcome', 'today', 'plan', 'proposals', 'sheet', 'run', 'waiting', 'squad', 'player', 'book', 'settings'];
+const features = ['sign-in', 'welcome', 'today', 'plan', 'proposals', 'sheet', 'run', 'waiting', 'squad', 'player', 'book', 'settings', 'find', 'rehearsal'];
 const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
 
 export default tseslint.config(
@@ -30,6 +30,16 @@ export default tseslint.config(
     files: ['resources/js/**'],
     ignores: ['resources/js/shared/api/client.ts'],
     rules: { 'no-restricted-globals': ['error', { name: 'fetch', message: 'shared/api is the only caller of fetch.' }] },
+  },
+  {
+    files: ['resources/js/**'],
+    ignores: ['resources/js/shared/api/keys.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'Property[key.name="queryKey"] > ArrayExpression', message: 'Names of answers are written in shared/api/keys.ts alone.' },
+      ],
+    },
   },
   {
     files: ['resources/js/shared/**'],

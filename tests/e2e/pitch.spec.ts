@@ -150,6 +150,23 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await expect(page.getByRole('listitem').filter({ hasText: 'Of 1 passes 1 accurate' })).toContainText('far foot 2 of 2 seen');
 });
 
+test('a strong group: one ball more, said with what it comes to, and back', async ({ page }) => {
+  await signedIn(page);
+  await newSession(page, 'Eleven and two balls', 11);
+  await addDrill(page, 'Facing lines, a movement on call');
+  await keepChanges(page);
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).tap();
+  await runUntil(page, /: Facing lines/);
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'One ball more' }).tap();
+  // By counting: 11 players, 3 s from pass to pass.
+  await expect(page.getByText('One ball more today 2 balls: a turn every 17 s in place of 33 s. Numbers are for the drill as it was planned.')).toBeVisible();
+  await page.getByRole('button', { name: 'More' }).tap();
+  await page.getByRole('button', { name: 'One ball more', pressed: true }).tap();
+  await expect(page.getByText('One ball more today')).toBeHidden();
+});
+
 test('numbers are tapped, taken in halves, ball by ball and good or not, and stand as if they had been typed', async ({ page }) => {
   await signedIn(page);
   await newSession(page, 'Counting', 2);

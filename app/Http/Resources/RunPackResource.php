@@ -11,6 +11,7 @@ use App\OpenApi\Shape;
 use App\Queries\RunPack;
 use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Organisation\OneMoreBall;
 use FleetSparrow\Core\Run\CallSequence;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\Segment;
@@ -29,7 +30,7 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 #[Shape('RunBlock', [
     'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?',
     'tempo' => 'string?',
-    'easier' => 'string?', 'harder' => 'string?', 'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
+    'easier' => 'string?', 'harder' => 'string?', 'oneMoreBall' => 'string?', 'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
 ], extends: 'Together')]
 #[Shape('Taken', [
     'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',
@@ -117,9 +118,21 @@ final class RunPackResource
             'tempo' => $version === null ? null : ($block->tempo ?? Tempo::Steady)->value,
             'easier' => $pack->steps[$version->slug ?? '']['easier'] ?? null,
             'harder' => $pack->steps[$version->slug ?? '']['harder'] ?? null,
+            'oneMoreBall' => self::oneMoreBall($block, $worked, $pack->players->count()),
             'calls' => self::calls($block, $worked, $pack->session->id),
             'callKind' => $version?->drill()->demands->calling?->kind->value,
         ] + EvaluationResource::together($worked);
+    }
+
+    private static function oneMoreBall(SessionBlock $block, BlockEvaluation $worked, int $players): ?string
+    {
+        $drill = $block->drillVersion?->drill();
+
+        return $drill === null ? null : OneMoreBall::words(
+            $drill,
+            $drill->pace($block->tempo ?? Tempo::Steady)->secondsPerRep,
+            intdiv($players, max(1, $worked->stations)),
+        );
     }
 
     /**

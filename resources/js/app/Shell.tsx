@@ -14,6 +14,7 @@ import { Failed, Loading } from '../shared/ui/States';
 import { SquadChoice, useSquadId } from '../shared/ui/SquadChoice';
 import { StitchMark } from '../shared/ui/Stitches';
 import { useThemeChoice } from '../shared/ui/ThemeChoice';
+import { isOf } from '../shared/api/keys';
 
 /** The frame of every view: who is signed in, which squad, and where to go. */
 export function Shell() {
@@ -41,7 +42,7 @@ export function Shell() {
     queryClient.setQueryData(meQuery.queryKey, data);
     setExpired(false);
     actFor(data.id);
-    void queryClient.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'me' && query.state.status === 'error' });
+    void queryClient.invalidateQueries({ predicate: (query) => !isOf('me')(query) && query.state.status === 'error' });
     void flushMarks();
   };
 

@@ -6,6 +6,7 @@ import { drillFilePath, retireDrill, shareDrill } from '../../shared/api/bookQue
 import type { DrillPageData } from '../../shared/api/bookSchemas';
 import { FormFault } from '../../shared/ui/FormFault';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { keys } from '../../shared/api/keys';
 
 /** What may be done with a drill: change, share and retire one's own, copy any, save and print all. */
 export function DrillActs({ page: { drill, own } }: { page: DrillPageData }) {
@@ -13,7 +14,7 @@ export function DrillActs({ page: { drill, own } }: { page: DrillPageData }) {
   const queryClient = useQueryClient();
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
-  const refresh = () => queryClient.invalidateQueries({ queryKey: ['squad', squadId, 'drills'] });
+  const refresh = () => queryClient.invalidateQueries({ queryKey: keys.drills(squadId) });
   const share = useMutation({ mutationFn: () => shareDrill(squadId, drill.slug, !own?.isShared), onSuccess: refresh });
   const retire = useMutation({
     mutationFn: () => retireDrill(squadId, drill.slug),

@@ -11,6 +11,7 @@ import { useSquadId } from '../../shared/ui/SquadChoice';
 import { DrillSections } from './DrillSections';
 import { freshCircuit, rememberDrill, textAt, unkeptDrill, withValue } from './fields';
 import { TrialResult } from './TrialResult';
+import { keys } from '../../shared/api/keys';
 
 interface DrillFormProps {
   page: DrillPageData;
@@ -48,7 +49,7 @@ export function DrillForm({ page, choices, isChange }: DrillFormProps) {
     mutationFn: () => (isChange ? changeDrill(squadId, drill.slug, version, fields) : addDrill(squadId, fields, drill.slug)),
     onSuccess: async (kept) => {
       rememberDrill(squadId, drill.slug, act, undefined);
-      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await queryClient.invalidateQueries({ queryKey: keys.squad(squadId) });
       await navigate(`/book/drills/${kept.drill.slug}`);
     },
   });

@@ -7,6 +7,7 @@ import { ApiError } from '../../shared/api/client';
 import { Choice } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { keys } from '../../shared/api/keys';
 
 const schools: Record<string, string> = {
   'own-record': 'own record and one',
@@ -24,7 +25,7 @@ export function DrillTarget({ page: { drill, target } }: { page: DrillPageData }
   const [number, setNumber] = useState(target.number);
   const keep = useMutation({
     mutationFn: () => keepDrillTarget(squadId, drill.slug, { school: school === '' ? null : school, number: school === 'fixed' ? number : null }),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['squad', squadId] }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: keys.squad(squadId) }),
   });
   const faultAt = (path: string) => (keep.error instanceof ApiError ? keep.error.fields.find((one) => one.path === path)?.message : undefined);
   if (!drill.scoring || squad === undefined || squad.role === 'assistant') return null;

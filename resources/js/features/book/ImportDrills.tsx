@@ -4,6 +4,7 @@ import { useRef } from 'react';
 import { Link } from 'react-router';
 import { importDrills } from '../../shared/api/bookQueries';
 import { ApiError } from '../../shared/api/client';
+import { keys } from '../../shared/api/keys';
 
 const mostBytes = 1_000_000;
 
@@ -16,7 +17,7 @@ export function ImportDrills({ squadId }: { squadId: number }) {
       if (file.size > mostBytes) throw new ApiError('invalid', 'A drill file holds at most 1 MB. Split it.');
       return importDrills(squadId, await file.text());
     },
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['squad', squadId, 'drills'] }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: keys.drills(squadId) }),
   });
   const fields = take.error instanceof ApiError ? take.error.fields : [];
   return (

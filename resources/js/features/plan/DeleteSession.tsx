@@ -5,6 +5,7 @@ import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { deleteSession, holdingsQuery } from '../../shared/api/queries';
 import { many } from '../../shared/lib/format';
+import { keys } from '../../shared/api/keys';
 
 interface DeleteSessionProps {
   sessionId: number;
@@ -35,9 +36,9 @@ function Asked({ sessionId, squadId, version, title, onClose }: DeleteSessionPro
     mutationFn: () => deleteSession(sessionId, version, holdings.data?.marks ?? 0),
     onSuccess: async () => {
       await navigate('/today', { replace: true });
-      for (const key of ['session', 'run']) queryClient.removeQueries({ queryKey: [key, sessionId] });
-      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
-      await queryClient.invalidateQueries({ queryKey: ['player'] });
+      for (const queryKey of [keys.session(sessionId), keys.run(sessionId)]) queryClient.removeQueries({ queryKey });
+      await queryClient.invalidateQueries({ queryKey: keys.squad(squadId) });
+      await queryClient.invalidateQueries({ queryKey: keys.players });
     },
     // Numbers may have come in meanwhile: say the new count.
     onError: () => void holdings.refetch(),

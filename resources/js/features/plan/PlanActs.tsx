@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { addSession } from '../../shared/api/queries';
 import { daysLater } from '../../shared/lib/draft';
 import type { PlanTools } from './usePlan';
+import { keys } from '../../shared/api/keys';
 
 interface PlanActsProps {
   tools: PlanTools;
@@ -33,7 +34,7 @@ export function PlanActs({ tools, squadId, sessionId, mayPlan }: PlanActsProps) 
   const again = useMutation({
     mutationFn: (clientUuid: string) => addSession(squadId, { ...plan, clientUuid, startsAt: daysLater(plan.startsAt, 7) }),
     onSuccess: async (session) => {
-      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await queryClient.invalidateQueries({ queryKey: keys.squad(squadId) });
       await navigate(`/plan/${session.id}`);
     },
   });

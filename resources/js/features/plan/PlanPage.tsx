@@ -19,6 +19,7 @@ import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { LastRecap, OwnRecap } from './Recaps';
 import { RunningOrder } from './RunningOrder';
+import { roundTitles } from './roundTitles';
 import { Remarks } from '../../shared/ui/Remarks';
 import { mends } from '../../shared/lib/draft';
 import { SeatsView } from './SeatsView';
@@ -131,7 +132,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               }}
             />
           )}
-          {session.isRun && <Actual sessionId={session.id} titles={titles} />}
+          {session.isRun && <Actual sessionId={session.id} titles={roundTitles(session.blocks)} />}
           {session.isRun && <OwnRecap session={session} />}
           {mayPlan && <DeleteSession sessionId={session.id} squadId={session.squadId} version={tools.version} title={plan.title || 'this session'} />}
         </section>

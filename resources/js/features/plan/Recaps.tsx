@@ -7,6 +7,7 @@ import type { Session } from '../../shared/api/schemas';
 import { day } from '../../shared/lib/format';
 import { recapWords } from '../../shared/lib/recap';
 import { RecapFields } from '../../shared/ui/RecapFields';
+import { keys } from '../../shared/api/keys';
 
 /** What they said the last time, before this session is planned. */
 export function LastRecap({ last }: { last: NonNullable<Session['lastRecap']> }) {
@@ -25,7 +26,7 @@ export function OwnRecap({ session }: { session: Session }) {
     mutationFn: () => keepRecap(session.id, value),
     onSuccess: (recap) => {
       queryClient.setQueryData(sessionQuery(session.id).queryKey, (before) => before && { ...before, recap });
-      void queryClient.invalidateQueries({ queryKey: ['squad', session.squadId] });
+      void queryClient.invalidateQueries({ queryKey: keys.squad(session.squadId) });
     },
   });
   const isChanged = value.answers !== session.recap.answers || value.howHard !== session.recap.howHard || value.onlyTried !== session.recap.onlyTried;

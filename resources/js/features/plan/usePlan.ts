@@ -5,6 +5,7 @@ import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shar
 import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
 import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/draft';
 import { useUndo } from './useUndo';
+import { keys } from '../../shared/api/keys';
 
 /** A value that follows another after it has rested for a while. */
 function useSettled<T>(value: T, restMs: number): T {
@@ -41,8 +42,8 @@ export function usePlan(session: Session) {
     setBase(kept);
     steps.begin(planOf(kept));
     queryClient.setQueryData(sessionQuery(kept.id).queryKey, kept);
-    void queryClient.invalidateQueries({ queryKey: ['squad', kept.squadId] });
-    queryClient.removeQueries({ queryKey: ['run', kept.id] });
+    void queryClient.invalidateQueries({ queryKey: keys.squad(kept.squadId) });
+    queryClient.removeQueries({ queryKey: keys.run(kept.id) });
   };
   const keep = useMutation({ mutationFn: (version: number) => keepPlan(base.id, version, plan), onSuccess: accept });
   const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? sessionSchema.safeParse(keep.error.current).data : undefined;

@@ -7,6 +7,7 @@ import { ApiError } from '../../shared/api/client';
 import { erasePlayer, keepNote, playerNoteQuery } from '../../shared/api/staffQueries';
 import { localTime } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
+import { isOf, keys } from '../../shared/api/keys';
 
 /** The private note, who changed what, and erasing: for coaches and the club lead. */
 export function StaffOnly({ playerId, name }: { playerId: number; name: string }) {
@@ -78,8 +79,8 @@ function Erase({ playerId, name, onClose }: { playerId: number; name: string; on
     mutationFn: () => erasePlayer(playerId),
     onSuccess: async () => {
       await navigate('/squad', { replace: true });
-      queryClient.removeQueries({ queryKey: ['player', playerId] });
-      await queryClient.invalidateQueries({ predicate: ({ queryKey }) => ['squad', 'session', 'run'].includes(String(queryKey[0])) });
+      queryClient.removeQueries({ queryKey: keys.player(playerId) });
+      await queryClient.invalidateQueries({ predicate: isOf('squad', 'session', 'run') });
     },
   });
   return (

@@ -7,6 +7,7 @@ import type { LineTries, Try, TryMark } from '../../shared/api/staffSchemas';
 import { day, lineWords, localTime, mark, sideWords } from '../../shared/lib/format';
 import { Failed, Loading } from '../../shared/ui/States';
 import { CorrectionDialog } from './CorrectionDialog';
+import { isOf } from '../../shared/api/keys';
 
 /** "How do you know?": every try on one record line, and everything that was said of each. */
 export function TriesPage() {
@@ -176,6 +177,6 @@ function useDecision(data: LineTries, one: Try) {
       const [result] = (await sendMarks([said])).results;
       if (result?.status === 'refused') throw new Error(result.message ?? 'The server would not take this number.');
     },
-    onSuccess: () => queryClient.invalidateQueries({ predicate: ({ queryKey }) => ['player', 'squad', 'run'].includes(String(queryKey[0])) }),
+    onSuccess: () => queryClient.invalidateQueries({ predicate: isOf('player', 'squad', 'run') }),
   });
 }

@@ -4,6 +4,7 @@ import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { besideLines } from './beside';
+import type { Step } from './keptState';
 import type { SignalsChoice } from './signals';
 import { Spell } from './Spell';
 import { Thumb } from './Thumb';
@@ -58,8 +59,8 @@ export function ClockView(props: ClockViewProps) {
       {reading.isHeld && <p className="warn">Ends on a good one: three more at most, then press next.</p>}
       {block && clock.steps[block.id] && (
         <p>
-          <strong>{clock.steps[block.id] === 'harder' ? 'Harder today' : 'Easier today'}</strong> {block[clock.steps[block.id] ?? 'harder']}. Numbers are for
-          the drill as it was planned.
+          <strong>{stepWords[clock.steps[block.id] ?? 'harder']}</strong> {block[clock.steps[block.id] ?? 'harder']?.replace(/\.$/, '')}. Numbers are for the
+          drill as it was planned.
         </p>
       )}
       <Doubt doubtMs={clock.doubtMs} settle={clock.settle} />
@@ -111,6 +112,8 @@ function BesideNames({ pack, clock, onOpen }: { pack: RunPack; clock: Clock; onO
     </p>
   );
 }
+
+const stepWords: Record<Step, string> = { harder: 'Harder today', easier: 'Easier today', oneMoreBall: 'One ball more today' };
 
 /** A jump that may have been somebody setting the phone's clock. */
 function Doubt({ doubtMs, settle }: Pick<Clock, 'doubtMs' | 'settle'>) {

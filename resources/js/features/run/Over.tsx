@@ -7,6 +7,7 @@ import { many } from '../../shared/lib/format';
 import { questionsOf } from '../../shared/lib/recap';
 import { Questions, RecapFields } from '../../shared/ui/RecapFields';
 import { askName, entryKey } from './rollCalls';
+import { keys } from '../../shared/api/keys';
 
 interface OverProps {
   pack: RunPack;
@@ -71,7 +72,7 @@ export function Over({ pack, entries, waived, onWaive, onRollCall, onFinish }: O
 function RecapOf({ pack }: { pack: RunPack }) {
   const sessionId = pack.session.id;
   const noted = useQuery({
-    queryKey: ['noted-recap', sessionId],
+    queryKey: keys.notedRecap(sessionId),
     queryFn: async () => (await notedRecap(sessionId)) ?? pack.recap,
     gcTime: 0,
     staleTime: Infinity,

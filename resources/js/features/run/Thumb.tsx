@@ -119,6 +119,11 @@ function More({ pack, clock, signals: [signals, setSignals], segment, block, onA
       <Button className="half" disabled={!block?.drill} onClick={() => block && onAside('ground', block.id)}>
         The ground
       </Button>
+      {block?.oneMoreBall && (
+        <Button className="whole" aria-pressed={clock.steps[block.id] === 'oneMoreBall'} onClick={then(() => clock.step(block.id, 'oneMoreBall'))}>
+          One ball more
+        </Button>
+      )}
       {(['easier', 'harder'] as const).map(
         (way) =>
           block?.[way] && (

@@ -4,6 +4,9 @@ import type { CallLog } from './calling';
 import type { KeptLook } from './looks';
 import type { Roster } from './reseat';
 
+/** A drill made otherwise for today: a step on its ladder, or one ball more. */
+export type Step = 'harder' | 'easier' | 'oneMoreBall';
+
 /** What this device keeps of a run beside its numbers. */
 export interface KeptState {
   pack: unknown;
@@ -11,7 +14,7 @@ export interface KeptState {
   /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
   links?: Record<string, number>;
   /** Block id → made harder or easier for today. */
-  steps?: Record<string, 'harder' | 'easier'>;
+  steps?: Record<string, Step>;
   /** Block id → what was called in it. */
   calls?: Record<string, CallLog>;
   /** What is noted beside names, once anything was. */

@@ -6,11 +6,12 @@ import type { Player, RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState, noteInRun } from '../../shared/lib/outbox';
 import { besideOf, noted, type Noted } from './beside';
 import { callsMade, type CallLog } from './calling';
-import type { KeptState } from './keptState';
+import type { KeptState, Step } from './keptState';
 import { lookedAt, settledLooks, takenBack, type KeptLook } from './looks';
 import { reseated, type Roster } from './reseat';
 import { useBeat } from './signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
+import { keys } from '../../shared/api/keys';
 
 const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });
 /** A phone's clock is mended by less than this all the time. */
@@ -45,7 +46,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     const own = { ...(seated && { seated }), ...(ownBeside && { beside: ownBeside }) };
     const state: KeptState = { pack, presses, links, waived, calls, steps, looks, offsetMs, ...own, ...more };
     void keepRunState(sessionId, state);
-    queryClient.setQueryData(['kept-run', sessionId], state);
+    queryClient.setQueryData(keys.keptRun(sessionId), state);
   };
   const press = (kind: Press['press'], more: Pick<Press, 'seconds' | 'index'> = {}) => {
     const at = now();
@@ -60,7 +61,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keep({ links: next }, offsetOf(time));
   };
   /** Harder or easier for today; the same once more is as it was planned. */
-  const step = (blockId: string, way: 'harder' | 'easier') => {
+  const step = (blockId: string, way: Step) => {
     const { [blockId]: now, ...others } = steps;
     const next = now === way ? others : { ...others, [blockId]: way };
     setSteps(next);

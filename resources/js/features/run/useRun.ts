@@ -6,12 +6,13 @@ import { enterMark, entriesOf, keptRunState, type Entry } from '../../shared/lib
 import type { Written } from './entryText';
 import { brought } from './keptState';
 import { entryKey, takenBefore, tryNumber, type Ask } from './rollCalls';
+import { keys } from '../../shared/api/keys';
 
 /** The run pack from the server, or the one kept on this device when there is no network; and the presses so far. */
 export function useRunState(sessionId: number) {
   const fetched = useQuery({ ...runPackQuery(sessionId), retry: false });
   const kept = useQuery({
-    queryKey: ['kept-run', sessionId],
+    queryKey: keys.keptRun(sessionId),
     queryFn: async () => {
       const state = brought(await keptRunState(sessionId));
       // Read once: what is kept from then on is what was read.
@@ -20,7 +21,7 @@ export function useRunState(sessionId: number) {
     staleTime: Infinity,
     gcTime: 0,
   });
-  const entries = useQuery({ queryKey: ['entries', sessionId], queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
+  const entries = useQuery({ queryKey: keys.entries(sessionId), queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
   const keptPack = kept.data?.pack;
   // A run under way goes on with the pack it began with.
   const isUnderWay = (kept.data?.presses.length ?? 0) > 0 || kept.data?.seated !== undefined;

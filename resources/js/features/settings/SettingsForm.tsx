@@ -9,6 +9,7 @@ import { Choice, Field } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
 import { NumberField } from '../../shared/ui/NumberField';
 import { Failed } from '../../shared/ui/States';
+import { isOf } from '../../shared/api/keys';
 
 type Values = Record<string, Setting['value']>;
 
@@ -35,7 +36,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
     onSuccess: async (next) => {
       take(next);
       // Everything is shown by these: units, words, targets, days.
-      await queryClient.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'settings' });
+      await queryClient.invalidateQueries({ predicate: (query) => !isOf('settings')(query) });
     },
   });
   const take = (next: Settings) => {

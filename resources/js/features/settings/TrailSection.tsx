@@ -2,11 +2,12 @@ import { Button } from '../../shared/ui/Button';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import { trailPage } from '../../shared/api/staffQueries';
 import { localTime } from '../../shared/lib/format';
+import { keys } from '../../shared/api/keys';
 
 /** Who did what in the club, newest first: for the club lead. */
 export function TrailSection() {
   const trail = useInfiniteQuery({
-    queryKey: ['settings', 'trail'],
+    queryKey: keys.trail,
     queryFn: ({ pageParam, signal }) => trailPage(pageParam, signal),
     initialPageParam: undefined as number | undefined,
     getNextPageParam: (last) => last.next ?? undefined,

@@ -8,6 +8,7 @@ import type { Player } from '../../shared/api/schemas';
 import { Choice, Field } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { isOf } from '../../shared/api/keys';
 
 /** An empty box means none; anything else goes to the server as typed, which says what is wrong with it. */
 const numberOrNull = (text: string): number | null => (text.trim() === '' ? null : Number(text));
@@ -28,7 +29,7 @@ export function PlayerDialog({ player, onClose }: { player: Player | undefined; 
       return player ? changePlayer(player.id, fields) : addPlayer(squadId, fields);
     },
     onSuccess: async () => {
-      await queryClient.invalidateQueries({ predicate: ({ queryKey }) => ['squad', 'session', 'player'].includes(String(queryKey[0])) });
+      await queryClient.invalidateQueries({ predicate: isOf('squad', 'session', 'player') });
       onClose();
     },
   });

@@ -8,6 +8,7 @@ import { proposedPlan } from '../../shared/lib/draft';
 import { Button } from '../../shared/ui/Button';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { keys } from '../../shared/api/keys';
 
 /** Where this device is, without a zone, as plans are dated. */
 function localNow(): string {
@@ -43,7 +44,7 @@ export function FirstEvening() {
       return addSession(squadId, { ...plan, clientUuid, title: 'First session', place: '', blocks: proposedPlan(best.blocks) });
     },
     onSuccess: async (session) => {
-      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await queryClient.invalidateQueries({ queryKey: keys.squad(squadId) });
       await navigate(`/plan/${session.id}`);
     },
   });

@@ -7,6 +7,7 @@ import { ApiError } from '../../shared/api/client';
 import { addSession, squadQueries } from '../../shared/api/queries';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
+import { keys } from '../../shared/api/keys';
 
 /** Adds an empty session with everybody coming, and opens its plan. */
 export function NewSession({ today }: { today: string }) {
@@ -31,7 +32,7 @@ export function NewSession({ today }: { today: string }) {
       });
     },
     onSuccess: async (session) => {
-      await queryClient.invalidateQueries({ queryKey: ['squad', squadId] });
+      await queryClient.invalidateQueries({ queryKey: keys.squad(squadId) });
       await navigate(`/plan/${session.id}`);
     },
   });

@@ -14,6 +14,7 @@ import { useIsNarrow } from '../../shared/ui/useIsNarrow';
 import { FirstEvening } from './FirstEvening';
 import { NewSession } from './NewSession';
 import { OnThisDevice } from './OnThisDevice';
+import { keys } from '../../shared/api/keys';
 
 export function TodayPage() {
   const { squadId, squad } = useSquadId();
@@ -22,10 +23,10 @@ export function TodayPage() {
   const ahead = today.data ? [today.data.next?.id, ...today.data.upcoming.map((one) => one.id)] : [];
   const next = [...new Set(ahead.filter((id) => id !== undefined))].slice(0, 2).join();
   useQuery({
-    queryKey: ['device', 'take-along', next],
+    queryKey: keys.takeAlong(next),
     queryFn: async () => {
       const isTaken = await takeAlong(next.split(',').map(Number));
-      void queryClient.invalidateQueries({ queryKey: ['device', 'ready'] });
+      void queryClient.invalidateQueries({ queryKey: keys.ready });
       return isTaken;
     },
     enabled: next !== '',

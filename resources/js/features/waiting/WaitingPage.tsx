@@ -3,12 +3,13 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { letGo, tryAgain, useOutbox, waitingLines } from '../../shared/lib/outbox';
 import { announceSignedOut } from '../../shared/lib/signedOut';
+import { keys } from '../../shared/api/keys';
 
 /** What this device has not been able to send, one by one, with what holds it. */
 export function WaitingPage() {
   const box = useOutbox();
   const navigate = useNavigate();
-  const lines = useQuery({ queryKey: ['waiting', box], queryFn: waitingLines, gcTime: 0, staleTime: 0, placeholderData: (before) => before });
+  const lines = useQuery({ queryKey: keys.waiting(box), queryFn: waitingLines, gcTime: 0, staleTime: 0, placeholderData: (before) => before });
   const send = useMutation({ mutationFn: tryAgain, onSettled: () => lines.refetch() });
   const drop = useMutation({ mutationFn: letGo, onSettled: () => lines.refetch() });
   return (

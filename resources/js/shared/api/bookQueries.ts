@@ -16,6 +16,7 @@ import {
 } from './bookSchemas';
 import { callApi, getJson } from './client';
 import { z } from './zod';
+import { keys } from './keys';
 
 const tenMinutesMs = 600_000;
 
@@ -26,25 +27,25 @@ const searchPath = (squadId: number, wishes: Record<string, string>) =>
 /** Keys go from wide to narrow: `['squad', id]` invalidates a squad's drills, ladders and all. */
 export const bookQueries = {
   moves: queryOptions({
-    queryKey: ['book', 'moves'],
+    queryKey: keys.moves,
     queryFn: async ({ signal }) => (await getJson('/moves', moves, signal)).moves,
     staleTime: tenMinutesMs,
   }),
   move: (slug: string) =>
     queryOptions({
-      queryKey: ['book', 'move', slug],
+      queryKey: keys.move(slug),
       queryFn: ({ signal }) => getJson(`/moves/${encodeURIComponent(slug)}`, move, signal),
       staleTime: tenMinutesMs,
     }),
   choices: queryOptions({
-    queryKey: ['book', 'choices'],
+    queryKey: keys.choices,
     queryFn: async ({ signal }) => (await getJson('/drill-choices', drillChoices, signal)).choices,
     staleTime: Infinity,
   }),
   /** Drills for what there is; the last ones stay until the next are there. */
   drills: (squadId: number, wishes: Record<string, string>) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills', 'found', wishes],
+      queryKey: keys.drillsFound(squadId, wishes),
       queryFn: async ({ signal }) => (await getJson(searchPath(squadId, wishes), drillsFound, signal)).found,
       placeholderData: keepPreviousData,
       staleTime: tenMinutesMs,
@@ -52,33 +53,33 @@ export const bookQueries = {
   /** What there is to find, for a search on this device. */
   searchIndex: (squadId: number) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills', 'search-index'],
+      queryKey: keys.searchIndex(squadId),
       queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/search-index`, searchIndex, signal)).entries,
       staleTime: tenMinutesMs,
     }),
   /** What was done of a drill before a day. */
   lastTime: (squadId: number, slug: string, before: string) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills', 'last-time', slug, before],
+      queryKey: keys.lastTime(squadId, slug, before),
       queryFn: ({ signal }) => getJson(`/squads/${squadId}/drills/${encodeURIComponent(slug)}/last-time?before=${before}`, lastTime, signal),
     }),
   drill: (squadId: number, slug: string) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills', 'one', slug],
+      queryKey: keys.drill(squadId, slug),
       queryFn: ({ signal }) => getJson(`/squads/${squadId}/drills/${encodeURIComponent(slug)}`, drillPage, signal),
     }),
   trial: (squadId: number, fields: DrillFields, from: string | null) =>
     queryOptions({
-      queryKey: ['trial', squadId, fields, from],
+      queryKey: keys.trial(squadId, fields, from),
       queryFn: ({ signal }) => callApi(`/squads/${squadId}/drill-trials`, drillTrial, { method: 'POST', body: { fields, from }, signal }),
       placeholderData: keepPreviousData,
       gcTime: 60_000,
     }),
   ladders: (squadId: number) =>
-    queryOptions({ queryKey: ['squad', squadId, 'ladders'], queryFn: ({ signal }) => getJson(`/squads/${squadId}/ladders`, ladders, signal) }),
+    queryOptions({ queryKey: keys.ladders(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}/ladders`, ladders, signal) }),
   reset: (squadId: number, from: string, to: string) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills', 'reset', from, to],
+      queryKey: keys.drillReset(squadId, from, to),
       queryFn: ({ signal }) => getJson(`/squads/${squadId}/reset?${new URLSearchParams({ from, to }).toString()}`, resetDrawing, signal),
       staleTime: tenMinutesMs,
     }),

@@ -2144,6 +2144,7 @@ export interface components {
             tempo: string | null;
             easier: string | null;
             harder: string | null;
+            oneMoreBall: string | null;
             calls: components["schemas"]["Call"][];
             /** @enum {string|null} */
             callKind: "colour" | "number" | "side" | "name" | "movement" | null;

@@ -24,31 +24,30 @@ import {
   type PlanBlock,
   type Recap,
 } from './schemas';
+import { keys } from './keys';
 
 /** Keys go from wide to narrow, so that `['squad', id]` invalidates everything below it. */
-export const meQuery = queryOptions({ queryKey: ['me'], queryFn: ({ signal }) => getJson('/me', me, signal), retry: false });
+export const meQuery = queryOptions({ queryKey: keys.me, queryFn: ({ signal }) => getJson('/me', me, signal), retry: false });
 
 export const squadQueries = {
-  today: (squadId: number) =>
-    queryOptions({ queryKey: ['squad', squadId, 'today'], queryFn: ({ signal }) => getJson(`/squads/${squadId}/today`, today, signal) }),
-  board: (squadId: number) =>
-    queryOptions({ queryKey: ['squad', squadId, 'board'], queryFn: ({ signal }) => getJson(`/squads/${squadId}`, squadBoard, signal) }),
+  today: (squadId: number) => queryOptions({ queryKey: keys.today(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}/today`, today, signal) }),
+  board: (squadId: number) => queryOptions({ queryKey: keys.board(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}`, squadBoard, signal) }),
   drills: (squadId: number) =>
     queryOptions({
-      queryKey: ['squad', squadId, 'drills'],
+      queryKey: keys.drills(squadId),
       queryFn: async ({ signal }) => (await getJson(`/squads/${squadId}/drills`, z.object({ drills: z.array(drill) }), signal)).drills,
       staleTime: 600_000,
     }),
 };
 export const playerQuery = (playerId: number) =>
-  queryOptions({ queryKey: ['player', playerId], queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
+  queryOptions({ queryKey: keys.player(playerId), queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
 export const sessionQuery = (sessionId: number) =>
-  queryOptions({ queryKey: ['session', sessionId], queryFn: ({ signal }) => getJson(`/sessions/${sessionId}`, session, signal) });
+  queryOptions({ queryKey: keys.session(sessionId), queryFn: ({ signal }) => getJson(`/sessions/${sessionId}`, session, signal) });
 export const actualQuery = (sessionId: number) =>
-  queryOptions({ queryKey: ['session', sessionId, 'actual'], queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/actual`, sessionActual, signal) });
+  queryOptions({ queryKey: keys.actual(sessionId), queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/actual`, sessionActual, signal) });
 export const runPackQuery = (sessionId: number) =>
   queryOptions({
-    queryKey: ['run', sessionId],
+    queryKey: keys.run(sessionId),
     queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/run`, runPack, signal),
     staleTime: Infinity,
   });
@@ -73,7 +72,7 @@ export interface PlanHeader {
 /** `playersOf` names the block whose players are told one by one; the others come without. */
 export const previewQuery = (squadId: number, draft: PlanDraft, playersOf?: string) =>
   queryOptions({
-    queryKey: ['preview', squadId, draft, playersOf],
+    queryKey: keys.preview(squadId, draft, playersOf),
     queryFn: ({ signal }) => callApi(`/squads/${squadId}/preview`, evaluation, { method: 'POST', body: { ...draft, playersOf }, signal }),
     gcTime: 60_000,
   });
@@ -88,7 +87,7 @@ export const addSession = (squadId: number, body: PlanDraft & PlanHeader & { cli
   callApi(`/squads/${squadId}/sessions`, session, { method: 'POST', body });
 export const holdingsQuery = (sessionId: number) =>
   queryOptions({
-    queryKey: ['session', sessionId, 'holdings'],
+    queryKey: keys.holdings(sessionId),
     queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/holdings`, holdings, signal),
     gcTime: 0,
   });
@@ -120,7 +119,7 @@ export const openFeed = (sessionId: number) => callApi(`/sessions/${sessionId}/f
 /** What devices counted since an instant, asked for again and again. */
 export const feedQuery = (sessionId: number, from: string) =>
   queryOptions({
-    queryKey: ['session', sessionId, 'feed', from],
+    queryKey: keys.feed(sessionId, from),
     queryFn: ({ signal }) => getJson(`/sessions/${sessionId}/feed?from=${from}`, feedCounts, signal),
     refetchInterval: 1_500,
     gcTime: 0,

@@ -424,6 +424,7 @@ const runBlock = together.extend({
   /** One step on the drill's ladder, in words. */
   easier: z.string().nullable().default(null),
   harder: z.string().nullable().default(null),
+  oneMoreBall: z.string().nullable().default(null),
   /** Of the reaction game, by seconds of the block's work. */
   calls: z
     .array(

@@ -4,15 +4,16 @@ import { callApi, getJson } from './client';
 import type { components } from './openapi';
 import { me } from './schemas';
 import { clubTrail, invitationMade, invitationOffer, lineTries, people, person, playerNote, resetLink, resetOffer, settings, signIns } from './staffSchemas';
+import { keys } from './keys';
 
 type Described = components['schemas'];
 const nothing = z.undefined();
 
-export const signInsQuery = queryOptions({ queryKey: ['sign-ins'], queryFn: ({ signal }) => getJson('/sign-ins', signIns, signal) });
+export const signInsQuery = queryOptions({ queryKey: keys.signIns, queryFn: ({ signal }) => getJson('/sign-ins', signIns, signal) });
 export const endSignIn = (id: number) => callApi(`/sign-ins/${id}`, nothing, { method: 'DELETE' });
 export const changePassword = (body: Described['PasswordFields']) => callApi('/me/password', z.unknown(), { method: 'PUT', body });
 
-export const peopleQuery = queryOptions({ queryKey: ['people'], queryFn: ({ signal }) => getJson('/club/people', people, signal) });
+export const peopleQuery = queryOptions({ queryKey: keys.people, queryFn: ({ signal }) => getJson('/club/people', people, signal) });
 export const changePerson = (id: number, body: Described['PersonFields']) => callApi(`/club/people/${id}`, person, { method: 'PUT', body });
 export const removePerson = (id: number) => callApi(`/club/people/${id}`, nothing, { method: 'DELETE' });
 export const makeResetLink = (id: number) => callApi(`/club/people/${id}/reset-link`, resetLink, { method: 'POST' });
@@ -22,7 +23,7 @@ export const addSquad = (body: Described['SquadFields']) => callApi('/club/squad
 
 export const invitationQuery = (token: string) =>
   queryOptions({
-    queryKey: ['invitation', token],
+    queryKey: keys.invitation(token),
     queryFn: ({ signal }) => getJson(`/invitations/${encodeURIComponent(token)}`, invitationOffer, signal),
     retry: false,
   });
@@ -32,7 +33,7 @@ export const acceptInvitation = (token: string, body: Described['AcceptFields'])
 /** The path of the page and its signed query are those of the API. */
 export const resetQuery = (account: string, signed: string) =>
   queryOptions({
-    queryKey: ['reset', account, signed],
+    queryKey: keys.reset(account, signed),
     queryFn: ({ signal }) => getJson(`/password-resets/${account}${signed}`, resetOffer, signal),
     retry: false,
   });
@@ -42,7 +43,7 @@ export const askForReset = (email: string) => callApi('/password-resets', z.obje
 
 /** Where a set of settings lives; the same path is read and written. */
 export type SettingsPath = '/club/settings' | `/squads/${number}/settings`;
-export const settingsQuery = (path: SettingsPath) => queryOptions({ queryKey: ['settings', path], queryFn: ({ signal }) => getJson(path, settings, signal) });
+export const settingsQuery = (path: SettingsPath) => queryOptions({ queryKey: keys.settings(path), queryFn: ({ signal }) => getJson(path, settings, signal) });
 export const keepSettings = (path: SettingsPath, version: number, values: Record<string, string | number | null>) =>
   callApi(path, settings, { method: 'PUT', body: values, headers: { 'If-Match': `"${version}"` } });
 /** Fifty entries of the club's trail, from before the one given. */
@@ -50,12 +51,12 @@ export const trailPage = (before: number | undefined, signal: AbortSignal) =>
   getJson(before === undefined ? '/club/trail' : `/club/trail?before=${before}`, clubTrail, signal);
 
 export const playerNoteQuery = (playerId: number) =>
-  queryOptions({ queryKey: ['player', playerId, 'note'], queryFn: ({ signal }) => getJson(`/players/${playerId}/note`, playerNote, signal) });
+  queryOptions({ queryKey: keys.note(playerId), queryFn: ({ signal }) => getJson(`/players/${playerId}/note`, playerNote, signal) });
 export const keepNote = (playerId: number, note: string) => callApi(`/players/${playerId}/note`, playerNote, { method: 'PUT', body: { note } });
 export const erasePlayer = (playerId: number) => callApi(`/players/${playerId}`, nothing, { method: 'DELETE' });
 
 export const lineTriesQuery = (playerId: number, lineKey: string) =>
   queryOptions({
-    queryKey: ['player', playerId, 'line', lineKey],
+    queryKey: keys.line(playerId, lineKey),
     queryFn: ({ signal }) => getJson(`/players/${playerId}/lines/${lineKey}`, lineTries, signal),
   });
