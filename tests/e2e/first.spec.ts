@@ -1,5 +1,5 @@
 import { expect, test, type Locator } from '@playwright/test';
-import { expectAccessible, lead, phone, settled, signedIn, token } from './support';
+import { expectAccessible, lead, phone, runUntil, settled, signedIn, token } from './support';
 
 test.use({ viewport: phone });
 
@@ -61,4 +61,21 @@ test('a squad that has nothing: ten presses from the door to the clock, a guest 
   await page.getByLabel('First name').fill('Zofia');
   await page.getByRole('button', { name: 'Keep', exact: false }).last().click();
   await expect(page.getByRole('link', { name: 'Zofia' })).toBeVisible();
+
+  // Where does everybody stand? One short try of three rungs, and whoever meets one is placed.
+  await page.goto('/book/ladders');
+  await page.getByRole('button', { name: 'Entry test: From a bounce to a run' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Entry test: From a bounce to a run' })).toBeVisible();
+  await settled(page);
+  await expect(page.getByRole('region', { name: 'Time ribbon' }).getByRole('button')).toHaveCount(3);
+  await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await runUntil(page, /^(Right|Left|Other|Both|Strong|Feet|Work)/);
+  await page.getByRole('button', { name: /^Numbers/ }).click();
+  await page.keyboard.type('15');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText('all numbers sent')).toBeVisible();
+  await page.goto('/book/ladders');
+  await expect(page.getByText(/not begun: one short try places them/).first()).toBeVisible();
 });

@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\OpenApi\Shape;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Ladder\Axis;
+use FleetSparrow\Core\Ladder\EntryTest;
 use FleetSparrow\Core\Ladder\Ladder;
 use FleetSparrow\Core\Ladder\Rung;
 use FleetSparrow\Core\Move\Move;
@@ -22,7 +23,11 @@ use FleetSparrow\Core\Shared\Foot;
     ),
 ]
 #[Shape('LadderPlace', ['playerId' => 'int', 'rung' => 'int?', 'advice' => "'begin'|'stay'|'up'|'back'|'done'", 'why' => 'string'])]
-#[Shape('Ladder', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'rungs' => 'LadderRung[]', 'places' => 'LadderPlace[]'])]
+#[Shape('RungTried', ['drill' => 'string', 'dose' => 'Dose'])]
+#[Shape('Ladder', [
+    'slug' => 'string', 'name' => 'string', 'family' => 'string', 'rungs' => 'LadderRung[]', 'places' => 'LadderPlace[]',
+    'entryTest' => 'RungTried[]',
+])]
 #[Shape('TreeMove', ['slug' => 'string', 'name' => 'string', 'family' => 'string', 'needs' => 'string[]', 'depth' => 'int'])]
 #[Shape('Ladders', ['ladders' => 'Ladder[]', 'tree' => 'TreeMove[]'])]
 final class LadderResource
@@ -40,6 +45,10 @@ final class LadderResource
             'name' => $ladder->name,
             'family' => $ladder->family->value,
             'rungs' => array_map(fn (Rung $rung): array => self::rung($rung, $drills[$rung->drill]), $ladder->rungs),
+            'entryTest' => array_map(
+                fn (array $tried): array => ['drill' => $tried['drill'], 'dose' => $tried['dose']->fields()],
+                EntryTest::of($ladder, $drills),
+            ),
             'places' => array_map(
                 fn (int $playerId, LadderPlace $place): array => [
                     'playerId' => $playerId,

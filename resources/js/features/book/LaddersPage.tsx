@@ -8,11 +8,12 @@ import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { BookNav } from './BookNav';
+import { EntryTest } from './EntryTest';
 import { MoveTree } from './MoveTree';
 
 /** Progressions with everybody's place on them, and what each move needs first. */
 export function LaddersPage() {
-  const { squadId } = useSquadId();
+  const { squadId, squad } = useSquadId();
   const ladders = useQuery(bookQueries.ladders(squadId));
   const board = useQuery(squadQueries.board(squadId));
   const failed = [ladders, board].find((one) => one.isError);
@@ -33,7 +34,7 @@ export function LaddersPage() {
               {ladders.data.ladders
                 .toSorted((a, b) => begunOn(b) - begunOn(a))
                 .map((ladder) => (
-                  <LadderView key={ladder.slug} ladder={ladder} names={names} />
+                  <LadderView key={ladder.slug} ladder={ladder} names={names} testFor={squad && squad.role !== 'assistant' ? squadId : undefined} />
                 ))}
             </div>
             <MoveTree tree={ladders.data.tree} />
@@ -49,7 +50,14 @@ const begunOn = (ladder: Ladder): number => (ladder.places.some((place) => place
 
 const adviceWords = { stay: '', up: 'new here', back: 'one lower for now', done: '' };
 
-function LadderView({ ladder, names }: { ladder: Ladder; names: Map<number, string> }) {
+interface LadderViewProps {
+  ladder: Ladder;
+  names: Map<number, string>;
+  /** The squad for which an entry test may be made. */
+  testFor: number | undefined;
+}
+
+function LadderView({ ladder, names, testFor }: LadderViewProps) {
   const at = (rung: number | null, advice?: string) =>
     ladder.places.filter((place) => place.rung === rung && (advice === undefined || place.advice === advice));
   const people = (places: Ladder['places']) => (
@@ -106,6 +114,7 @@ function LadderView({ ladder, names }: { ladder: Ladder; names: Map<number, stri
           {begun === 0 ? 'Nobody has begun: one short try of a rung places a player.' : `${ladder.places.length - begun} not begun: one short try places them.`}
         </p>
       )}
+      {testFor !== undefined && begun < ladder.places.length && <EntryTest ladder={ladder} squadId={testFor} />}
     </section>
   );
 }

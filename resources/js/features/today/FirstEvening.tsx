@@ -5,16 +5,11 @@ import { ApiError } from '../../shared/api/client';
 import { addGuests, addSession, propose, squadQueries } from '../../shared/api/queries';
 import { freeBibs } from '../../shared/lib/bibs';
 import { proposedPlan } from '../../shared/lib/draft';
+import { localNow } from '../../shared/lib/format';
 import { Button } from '../../shared/ui/Button';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { keys } from '../../shared/api/keys';
-
-/** Where this device is, without a zone, as plans are dated. */
-function localNow(): string {
-  const now = new Date();
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-}
 
 const mostGuests = 20;
 

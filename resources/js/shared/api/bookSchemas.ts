@@ -78,6 +78,8 @@ export const ladders = z.object({
       slug: z.string(),
       name: z.string(),
       family: z.string(),
+      /** One short try of a few rungs, in the windows of their own lines. */
+      entryTest: z.array(z.object({ drill: z.string(), dose })).default([]),
       rungs: z.array(z.object({ drill: z.string(), name: z.string(), criterion: z.string(), harderBy: z.array(z.string()), contacts: z.array(contact) })),
       places: z.array(
         z.object({ playerId: z.number(), rung: z.number().nullable(), advice: z.enum(['begin', 'stay', 'up', 'back', 'done']), why: z.string() }),

@@ -87,7 +87,8 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Drill']>().toExtend<Omit<z.infer<typeof read.drill>, 'dose' | 'parts'>>();
   expectTypeOf<Described['DrillsFound']>().toExtend<{ found: Omit<book.DrillSummary, 'dose'>[] }>();
   expectTypeOf<Described['DrillPage']['own']>().toExtend<book.DrillPageData['own']>();
-  expectTypeOf<Described['Ladders']>().toExtend<z.infer<typeof book.ladders>>();
+  expectTypeOf<Described['Ladder']>().toExtend<Omit<z.infer<typeof book.ladders>['ladders'][number], 'entryTest'>>();
+  expectTypeOf<Described['TreeMove']>().toExtend<z.infer<typeof book.ladders>['tree'][number]>();
   expectTypeOf<Described['ResetDrawing']>().toExtend<book.ResetDrawing>();
   expectTypeOf<Described['LineTries']>().toExtend<z.infer<typeof staff.lineTries>>();
 });

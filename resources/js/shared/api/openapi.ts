@@ -1756,12 +1756,17 @@ export interface components {
             advice: "begin" | "stay" | "up" | "back" | "done";
             why: string;
         };
+        RungTried: {
+            drill: string;
+            dose: components["schemas"]["Dose"];
+        };
         Ladder: {
             slug: string;
             name: string;
             family: string;
             rungs: components["schemas"]["LadderRung"][];
             places: components["schemas"]["LadderPlace"][];
+            entryTest: components["schemas"]["RungTried"][];
         };
         TreeMove: {
             slug: string;

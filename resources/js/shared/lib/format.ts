@@ -69,3 +69,9 @@ export const familyWords = (family: string): string => families[family] ?? famil
 
 /** 1 number, 2 numbers */
 export const many = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** Now, where this device is and without a zone, as plans are dated. */
+export function localNow(): string {
+  const now = new Date();
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
