@@ -30,7 +30,8 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 #[Shape('RunBlock', [
     'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?',
     'tempo' => 'string?',
-    'easier' => 'string?', 'harder' => 'string?', 'oneMoreBall' => 'string?', 'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
+    'easier' => 'string?', 'harder' => 'string?', 'oneMoreBall' => 'string?',
+    'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
 ], extends: 'Together')]
 #[Shape('Taken', [
     'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',

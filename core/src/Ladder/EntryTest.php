@@ -33,7 +33,7 @@ final class EntryTest
         return $tried;
     }
 
-    /** @return list<int> of so many rungs, the lowest at 0: as far from each other as they can be, neither lowest nor top where there are more */
+    /** @return list<int> of so many rungs, the lowest at 0: evenly spread, neither the lowest nor the top where there are many */
     private static function spread(int $rungs): array
     {
         if ($rungs <= self::RUNGS) {

@@ -105,7 +105,7 @@ final class CallSequenceTest extends TestCase
 
     public function test_a_command_is_short_enough_to_be_called_out(): void
     {
-        self::assertSame(20, count(self::calls(commands: [str_repeat('a', 40)])));
+        self::assertCount(20, self::calls(commands: [str_repeat('a', 40)]));
         $this->expectExceptionMessage('A command is called out: at most 40 letters.');
         self::calls(commands: [str_repeat('a', 41)]);
     }
