@@ -1,17 +1,16 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
-import type { Look, PartTime } from '../../shared/api/queries';
+import { keys } from '../../shared/api/keys';
+import type { PartTime } from '../../shared/api/queries';
 import type { Player, RunPack } from '../../shared/api/schemas';
-import { finishRun, keepRunState, noteInRun } from '../../shared/lib/outbox';
-import { besideOf, noted, type Noted } from './beside';
+import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import { callsMade, type CallLog } from './calling';
 import type { KeptState, Step } from './keptState';
-import { lookedAt, settledLooks, takenBack, type KeptLook } from './looks';
 import { reseated, type Roster } from './reseat';
 import { useBeat } from './signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
-import { keys } from '../../shared/api/keys';
+import { useNotes } from './useNotes';
 
 const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });
 /** A phone's clock is mended by less than this all the time. */
@@ -30,9 +29,6 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const [steps, setSteps] = useState(first.steps ?? {});
   const [calls, setCalls] = useState(first.calls ?? {});
   const [waived, setWaived] = useState(first.waived ?? []);
-  const [ownBeside, setBeside] = useState(first.beside);
-  const beside = ownBeside ?? besideOf(firstPack);
-  const [looks, setLooks] = useState(first.looks ?? []);
   const [time, setTime] = useState(() => keeperAt(tickNow(false), first.offsetMs, first.presses.at(-1)?.atMs));
   const read = useTicks();
   const now = () => {
@@ -41,10 +37,10 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     return next;
   };
   useBeat(now);
+  const notes = useNotes(pack, first, (more) => keep(more, offsetOf(time)));
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const own = { ...(seated && { seated }), ...(ownBeside && { beside: ownBeside }) };
-    const state: KeptState = { pack, presses, links, waived, calls, steps, looks, offsetMs, ...own, ...more };
+    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(keys.keptRun(sessionId), state);
   };
@@ -91,32 +87,6 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     setWaived(next);
     keep({ waived: next }, offsetOf(time));
   };
-  /** Beside a name: kept here, and sent as soon as can be. */
-  const note = (event: Noted) => {
-    const next = noted(beside, event);
-    setBeside(next);
-    keep({ beside: next }, offsetOf(time));
-    const name = [...firstPack.players, ...firstPack.others].find(({ id }) => id === event.playerId)?.name ?? '';
-    const label = event.words ? `${name}, ${event.kind}: ${event.words}` : `${name}, ${event.kind}`;
-    void noteInRun(sessionId, { kind: 'reminders', item: { ...event, uuid: crypto.randomUUID(), notedAt: new Date().toISOString() } }, label);
-  };
-  /** Of these, what was not sent yet and now may not be taken back any more goes out. */
-  const keepLooks = (next: KeptLook[]) => {
-    const sent = new Set(looks.filter((one) => one.isSent).map((one) => one.look.uuid));
-    setLooks(next);
-    keep({ looks: next }, offsetOf(time));
-    for (const { look, isSent } of next)
-      if (isSent && !sent.has(look.uuid)) {
-        const name = firstPack.players.find(({ id }) => id === look.playerId)?.name ?? pack.players.find(({ id }) => id === look.playerId)?.name ?? '';
-        void noteInRun(sessionId, { kind: 'looks', item: look }, `${name}, one ball of ${look.drillSlug}`);
-      }
-  };
-  const look = (seen: Omit<Look, 'uuid' | 'lookedAt'>) =>
-    keepLooks(lookedAt(looks, { ...seen, uuid: crypto.randomUUID(), lookedAt: new Date().toISOString() }));
-  const undoLook = () => keepLooks(takenBack(looks));
-  const settleLooks = () => {
-    if (looks.some((one) => !one.isSent)) keepLooks(settledLooks(looks));
-  };
   /** Whether the time that only the wall clock knows of did pass. */
   const settle = (didPass: boolean) => {
     const next = settled(time, didPass);
@@ -126,11 +96,11 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length === 0 && !seated && !ownBeside) void keepRunState(sessionId, { pack: firstPack, presses: [] });
-  }, [sessionId, firstPack, first.presses.length, seated, ownBeside]);
+    if (first.presses.length === 0 && !seated && !notes.kept.beside) void keepRunState(sessionId, { pack: firstPack, presses: [] });
+  }, [sessionId, firstPack, first.presses.length, seated, notes.kept.beside]);
 
   const finish = () => {
-    settleLooks();
+    notes.settleLooks();
     const endMs = Math.max(time.runMs, presses.at(-1)?.atMs ?? 0);
     const startedAt = new Date(presses[0]?.atMs ?? endMs).toISOString();
     return finishRun({
@@ -160,12 +130,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keepCalls,
     steps,
     step,
-    beside,
-    note,
-    looks,
-    look,
-    undoLook,
-    settleLooks,
+    ...notes,
   };
 }
 export type Clock = ReturnType<typeof useClock>;
