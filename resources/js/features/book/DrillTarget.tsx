@@ -34,13 +34,15 @@ export function DrillTarget({ page: { drill, target } }: { page: DrillPageData }
     <section className="tight no-print">
       <h2>Number to beat in this squad</h2>
       <div className="fields">
-        <Choice
-          label="It is set by"
-          value={school}
-          options={[['', `as usual: ${schools[target.usual] ?? target.usual}`], ...Object.entries(schools)]}
-          onValue={setSchool}
-          fault={faultAt('school')}
-        />
+        <div className="wide">
+          <Choice
+            label="It is set by"
+            value={school}
+            options={[['', `as usual: ${schools[target.usual] ?? target.usual}`], ...Object.entries(schools)]}
+            onValue={setSchool}
+            fault={faultAt('school')}
+          />
+        </div>
         {school === 'fixed' && (
           <NumberField
             label={`The number, ${drill.scoring.unit}`}
