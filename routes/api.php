@@ -37,6 +37,7 @@ use App\Http\Controllers\ReminderController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\RunPositionController;
 use App\Http\Controllers\SearchIndexController;
 use App\Http\Controllers\SessionCalendarController;
 use App\Http\Controllers\SignInController;
@@ -129,6 +130,8 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::put('sessions/{session}/attendance', [AttendanceController::class, 'update']);
     Route::get('sessions/{session}/run', [RunController::class, 'show']);
     Route::put('sessions/{session}/run', [RunController::class, 'update']);
+    Route::get('sessions/{session}/position', [RunPositionController::class, 'show']);
+    Route::put('sessions/{session}/position', [RunPositionController::class, 'update']);
     Route::post('sessions/{session}/looks', [LookController::class, 'store']);
     Route::post('sessions/{session}/reminders', [ReminderController::class, 'store']);
     Route::put('sessions/{session}/recap', [RecapController::class, 'update']);

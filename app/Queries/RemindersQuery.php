@@ -16,6 +16,9 @@ use Illuminate\Support\Facades\DB;
 /** What is open beside the names of some players, as one of the staff may see it. */
 final class RemindersQuery
 {
+    /** What was said longer ago is of another season. */
+    private const DAYS = 400;
+
     private const PRIVATE = [ReminderKind::Watch, ReminderKind::Seen];
 
     public function __construct(private readonly ClubContext $context)
@@ -26,6 +29,7 @@ final class RemindersQuery
     public function of(array $playerIds, ClubDay $day, int $seenBy): Reminders
     {
         $rows = DB::table('reminder_events')->where('club_id', $this->context->clubId())->whereIn('player_id', $playerIds)
+            ->where('noted_at_utc', '>=', now('UTC')->subDays(self::DAYS))
             ->where(fn (Builder $some) => $some
                 ->whereNotIn('kind', array_map(fn (ReminderKind $kind): string => $kind->value, self::PRIVATE))
                 ->orWhere('noted_by', $seenBy))

@@ -64,6 +64,12 @@ final class ContractTest extends FeatureTestCase
             ],
         ];
         $this->send([$this->mark($sessionId, $line, 3, ['value' => 12])], $this->assistant);
+        $answers['position-told'] = [
+            'PUT api/v1/sessions/{session}/position',
+            $this->actingAs($this->coach)->putJson("/api/v1/sessions/{$sessionId}/position", [
+                'device' => '00000000-0000-4000-8000-000000000001', 'segmentId' => 'x', 'state' => 'running', 'remainingMs' => 4200,
+            ])->assertOk(),
+        ];
         $answers['looks'] = [
             'POST api/v1/sessions/{session}/looks',
             $this->actingAs($this->coach)->postJson("/api/v1/sessions/{$sessionId}/looks", ['looks' => [[
@@ -93,7 +99,7 @@ final class ContractTest extends FeatureTestCase
             'drill' => 'squads/{squad}/drills/sixteen-passes', 'circuit' => 'squads/{squad}/drills/one-marker-one-server',
             'ladders' => 'squads/{squad}/ladders', 'reset' => 'squads/{squad}/reset?from=zigzag-in-out&to=sole-taps',
             'moves' => 'moves', 'move' => 'moves/{slug}', 'run-pack' => 'sessions/{session}/run',
-            'actual' => 'sessions/{session}/actual',
+            'actual' => 'sessions/{session}/actual', 'position' => 'sessions/{session}/position',
         ] as $name => $uri) {
             $answers[$name] = [
                 'GET api/v1/'.preg_replace(['~drills/[a-z-]+$~', '~\?.*~'], ['drills/{slug}', ''], $uri),

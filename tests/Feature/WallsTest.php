@@ -106,6 +106,8 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/sessions/{session}/actual' => Ability::View,
         'GET api/v1/sessions/{session}/run' => Ability::View,
         'PUT api/v1/sessions/{session}/run' => Ability::Run,
+        'GET api/v1/sessions/{session}/position' => Ability::View,
+        'PUT api/v1/sessions/{session}/position' => Ability::Run,
         'POST api/v1/sessions/{session}/looks' => Ability::Run,
         'POST api/v1/sessions/{session}/reminders' => Ability::Run,
         'PUT api/v1/sessions/{session}/recap' => Ability::Run,
@@ -409,6 +411,9 @@ final class WallsTest extends FeatureTestCase
             'PUT api/v1/squads/{squad}/settings' => $settings,
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
+            'PUT api/v1/sessions/{session}/position' => [
+                'device' => '00000000-0000-4000-8000-000000000001', 'segmentId' => null, 'state' => 'running', 'remainingMs' => 0,
+            ],
             'POST api/v1/sessions/{session}/looks' => ['looks' => [[]]],
             'POST api/v1/sessions/{session}/reminders' => ['events' => [[]]],
             'POST api/v1/squads/{squad}/guests' => ['bibs' => [9]],

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, signedIn } from './support';
+import { addDrill, assistant, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, signedIn } from './support';
 
 test.use({ viewport: phone, hasTouch: true });
 
@@ -281,4 +281,43 @@ test('calls come by themselves, are marked with a tap, and a second phone is the
   // What was called is still there after the page was loaded anew.
   await page.reload();
   await expect(page.getByText(/^\d called, 1 hit, 1 slow$/)).toBeVisible();
+});
+
+test('one device conducts, another follows for entry and takes over', async ({ page, browser }) => {
+  await signedIn(page);
+  await newSession(page, 'Two phones', 2);
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).tap();
+  await runUntil(page, /^Feet in turn/);
+  await page.getByRole('button', { name: 'Pause', exact: true }).tap();
+
+  const helper = await (await browser.newContext({ viewport: phone, hasTouch: true })).newPage();
+  await signedIn(helper, assistant);
+  await helper.goto(page.url());
+  await helper.getByText('Mirela conducts this run.').getByRole('button', { name: 'Follow it' }).tap();
+  await expect(helper.getByRole('heading', { level: 1 })).toHaveText('Feet in turn: Sole taps');
+  await expect(helper.getByText('Mirela conducts; paused.')).toBeVisible();
+  await expectAccessible(helper);
+  await helper.getByRole('button', { name: /^Numbers: 2 still owed/ }).tap();
+  await helper.keyboard.type('31');
+  await helper.keyboard.press('Enter');
+  await helper.getByRole('button', { name: 'Done' }).tap();
+  await expect(helper.getByText('all numbers sent')).toBeVisible();
+
+  // What is pressed on the one is seen on the other.
+  await page.getByRole('button', { name: 'Go on' }).tap();
+  await expect(helper.getByText('Mirela conducts.', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Skip' }).tap();
+  await expect(helper.getByRole('heading', { level: 1 })).not.toHaveText('Feet in turn: Sole taps');
+
+  await helper.getByRole('button', { name: 'Conduct here' }).tap();
+  await expect(helper.getByRole('button', { name: 'More' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).tap();
+  await expect(page.getByText('Joost conducts this run on another device.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Follow it' }).tap();
+  await expect(page.getByText('Joost conducts.', { exact: true })).toBeVisible();
+  await helper.context().close();
 });

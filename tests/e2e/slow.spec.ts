@@ -107,12 +107,13 @@ test('@slow four hundred numbers, the page loaded anew, the browser killed, sent
     expect(entered).toBe(400);
 
     // A second device holds a copy of the first: both send, and each sends twice.
-    await context.setOffline(false);
     const bodies: object[] = [];
+    // Before the network is back: the first batch leaves with it.
     await page.route('**/api/v1/marks', async (route) => {
       bodies.push(route.request().postDataJSON() as object);
       await route.continue();
     });
+    await context.setOffline(false);
     await page.evaluate(() => window.dispatchEvent(new Event('online')));
     await expect(page.getByText('all numbers sent')).toBeVisible({ timeout: 120_000 });
     const statuses = await page.evaluate(async (sent) => {

@@ -20,7 +20,6 @@ final class TakeLooks
     public function take(TrainingSession $session, array $items, User $by): array
     {
         $slugs = $session->blocks()->with('drillVersion')->get()->map(fn ($block): ?string => $block->drillVersion?->slug)->filter()->all();
-
         $columns = fn (array $item): array => self::columns($item, $slugs) + ['looked_by' => $by->id];
 
         return NotedFields::keep('looks', $session, $items, $columns);

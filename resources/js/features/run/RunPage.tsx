@@ -1,8 +1,11 @@
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { positionQuery } from '../../shared/api/queries';
 import type { RunPack } from '../../shared/api/schemas';
 import type { Entry } from '../../shared/lib/outbox';
 import { askToPersist } from '../../shared/lib/openable';
+import { Button } from '../../shared/ui/Button';
 import { HeldLine } from '../../shared/ui/HeldLine';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useFootWording } from '../../shared/ui/SquadChoice';
@@ -11,6 +14,7 @@ import { Board, Caller } from './Caller';
 import { ClockView } from './ClockView';
 import { cuesAhead } from './cues';
 import { Focus } from './Focus';
+import { Followed } from './Followed';
 import { Ground } from './Ground';
 import type { KeptState } from './keptState';
 import { Names } from './Names';
@@ -20,6 +24,7 @@ import { SentLine } from './SentLine';
 import { Aside, ServerCard } from './ServerCard';
 import { readySound, useCues, useSignals, useWakeLock } from './signals';
 import { useClock } from './useClock';
+import { deviceName, useConduct } from './useConduct';
 import { WhoIsHere } from './WhoIsHere';
 import { useEntries, useRunState } from './useRun';
 
@@ -61,6 +66,12 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   const focus = pack.blocks.find((block) => block.id === asked.get('focus'));
   const ground = pack.blocks.find((block) => block.id === asked.get('ground'));
   const [caller, board] = ['caller', 'board'].map((what) => pack.blocks.find((block) => block.id === asked.get(what) && block.calls.length > 0));
+  const { other, takeOver } = useConduct(pack.session.id, pack.segments[reading.index]?.id, reading);
+  // Asked for in the address, so that loading the page again follows on.
+  const isFollowing = asked.get('follow') === 'yes';
+  const isFree = reading.state === 'ready' || isFollowing;
+  const followed = useQuery({ ...positionQuery(pack.session.id), enabled: isFree, refetchInterval: isFollowing ? 2_000 : 15_000 });
+  const conductor = followed.data && followed.data.device !== deviceName() ? followed.data : null;
   const wording = useFootWording();
   const signals = useSignals();
   useWakeLock();
@@ -76,6 +87,23 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
         <SentLine hasNumbers={Object.keys(entries).length > 0} />
         <Link to={`/plan/${pack.session.id}`}>Leave</Link>
       </div>
+      {other && !isFollowing && (
+        <div className="tight" role="alert">
+          <p className="warn">{other.by} conducts this run on another device.</p>
+          <div className="acts-line">
+            <Button onClick={() => setAsked({ follow: 'yes' })}>Follow it</Button>
+            <Button onClick={takeOver}>Conduct here</Button>
+          </div>
+        </div>
+      )}
+      {reading.state === 'ready' && !isFollowing && conductor && conductor.state !== 'over' && (
+        <p role="status">
+          {conductor.by} conducts this run.{' '}
+          <button type="button" className="link" onClick={() => setAsked({ follow: 'yes' })}>
+            Follow it
+          </button>
+        </p>
+      )}
       {card?.drill?.organisation.card ? (
         <ServerCard title={card.title} card={card.drill.organisation.card} onClose={() => setAsked({})} />
       ) : asked.get('here') === 'yes' ? (
@@ -115,6 +143,20 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
             if (segment?.kind === 'write') press('next');
           }}
           reading={reading}
+        />
+      ) : isFollowing && followed.data !== undefined ? (
+        <Followed
+          pack={pack}
+          position={conductor}
+          heardAtMs={followed.dataUpdatedAt}
+          entries={entries}
+          onRollCall={setRollAt}
+          onConduct={(at) => {
+            if (at >= 0) clock.conductFrom(at);
+            takeOver();
+            setAsked({});
+          }}
+          onLeave={() => setAsked({})}
         />
       ) : segment ? (
         <ClockView

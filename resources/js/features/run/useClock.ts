@@ -50,6 +50,14 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     setPresses(next);
     keep({ presses: next }, offsetOf(at));
   };
+  /** Goes on from where another device stood: that stretch begins anew here. */
+  const conductFrom = (index: number) => {
+    const at = now();
+    const next: Press[] = [...presses, ...(presses.length === 0 ? [{ press: 'start' as const, atMs: at.runMs }] : [])];
+    next.push({ press: 'go', atMs: at.runMs, index });
+    setPresses(next);
+    keep({ presses: next }, offsetOf(at));
+  };
   /** One link more or fewer than planned: what is worked on changes, the clock does not. */
   const pressLinks = (blockId: string, count: number) => {
     const next = { ...links, [blockId]: count };
@@ -120,6 +128,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     runMs: time.runMs,
     doubtMs: time.doubtMs,
     press,
+    conductFrom,
     settle,
     finish,
     links,

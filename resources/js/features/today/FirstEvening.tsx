@@ -28,6 +28,9 @@ export function FirstEvening() {
     mutationFn: async () => {
       const bibs = freeBibs(named, Number(typed));
       const came = bibs.length === 0 ? [] : (await addGuests(squadId, bibs)).players;
+      // They are of the squad now: pressed again after a fault, nobody comes twice.
+      setGuests('0');
+      await queryClient.invalidateQueries({ queryKey: keys.board(squadId) });
       const plan = {
         slotMinutes: Number(minutes),
         startsAt: localNow(),

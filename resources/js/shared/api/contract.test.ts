@@ -76,6 +76,7 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Refusal']>().toExtend<z.infer<typeof book.proposals>['refusals'][number]>();
   expectTypeOf<Described['Reason']>().toExtend<book.ProposedBlock['reasons'][number]>();
   expectTypeOf<Described['SessionActual']>().toExtend<z.infer<typeof read.sessionActual>>();
+  expectTypeOf<Described['RunPosition']>().toExtend<z.infer<typeof read.runPosition>>();
   expectTypeOf<Described['FeedLeave']>().toExtend<z.infer<typeof read.feedLeave>>();
   expectTypeOf<Described['FeedCounts']>().toExtend<z.infer<typeof read.feedCounts>>();
   expectTypeOf<Described['MarkResults']>().toExtend<z.infer<typeof read.markResults>>();

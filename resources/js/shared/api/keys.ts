@@ -40,6 +40,7 @@ export const keys = {
   holdings: (sessionId: number) => ['session', sessionId, 'holdings'] as const,
   feed: (sessionId: number, from: string) => ['session', sessionId, 'feed', from] as const,
   run: (sessionId: number) => ['run', sessionId] as const,
+  position: (sessionId: number) => ['position', sessionId] as const,
 
   keptRun: (sessionId: number) => ['kept-run', sessionId] as const,
   entries: (sessionId: number) => ['entries', sessionId] as const,

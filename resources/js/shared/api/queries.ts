@@ -15,6 +15,7 @@ import {
   playerPage,
   recap,
   runPack,
+  runPosition,
   sessionActual,
   session,
   squadBoard,
@@ -113,6 +114,17 @@ export const addPlayer = (squadId: number, body: PlayerFields) => callApi(`/squa
 export const addGuests = (squadId: number, bibs: number[]) =>
   callApi(`/squads/${squadId}/guests`, z.object({ players: z.array(player) }), { method: 'POST', body: { bibs } });
 export const changePlayer = (playerId: number, body: PlayerFields) => callApi(`/players/${playerId}`, player, { method: 'PUT', body });
+
+/** Where this device stands in a run it conducts; answers with who conducts. */
+export const tellPosition = (sessionId: number, body: components['schemas']['PositionTold']) =>
+  callApi(`/sessions/${sessionId}/position`, runPosition, { method: 'PUT', body });
+export const positionQuery = (sessionId: number) =>
+  queryOptions({
+    queryKey: keys.position(sessionId),
+    queryFn: async ({ signal }) => (await getJson(`/sessions/${sessionId}/position`, runPosition, signal)).position,
+    gcTime: 0,
+    retry: false,
+  });
 
 /** Leave for a device to count in this session. */
 export const openFeed = (sessionId: number) => callApi(`/sessions/${sessionId}/feed`, feedLeave, { method: 'POST', body: {} });

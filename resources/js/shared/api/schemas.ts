@@ -490,6 +490,20 @@ export const sessionActual = z.object({
   ),
 });
 
+/** Where a run stands on the device that conducts it. */
+export const runPosition = z.object({
+  position: z
+    .object({
+      device: z.string(),
+      by: z.string(),
+      segmentId: z.string().nullable(),
+      state: z.enum(['running', 'paused', 'frozen', 'over']),
+      remainingMs: z.number(),
+      agoMs: z.number(),
+    })
+    .nullable(),
+});
+
 export const feedLeave = z.object({ token: z.string(), path: z.string(), expiresAt: z.string() });
 /** What devices counted, by player. */
 export const feedCounts = z.object({
@@ -529,3 +543,4 @@ export type Standing = z.infer<typeof standing>;
 export type SquadBoard = z.infer<typeof squadBoard>;
 export type PlayerPage = z.infer<typeof playerPage>;
 export type RunPack = z.infer<typeof runPack>;
+export type RunPosition = NonNullable<z.infer<typeof runPosition>['position']>;
