@@ -16,6 +16,8 @@ const samples: [string, ZodType][] = [
   ['player', read.playerPage],
   ['session', read.session],
   ['run-pack', read.runPack],
+  ['position', read.runPosition],
+  ['position-told', read.runPosition],
   ['evaluation', read.evaluation],
   ['proposals', book.proposals],
   ['last-time', book.lastTime],

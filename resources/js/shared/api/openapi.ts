@@ -747,6 +747,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/sessions/{session}/position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where a run stands on the device that conducts it; null where none does. */
+        get: operations["getSessionsSessionPosition"];
+        /** Where the run stands here. Answers with what the device that conducts said: another one, unless this took over. */
+        put: operations["putSessionsSessionPosition"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/search-index": {
         parameters: {
             query?: never;
@@ -1181,6 +1199,26 @@ export interface components {
             parts?: components["schemas"]["PartTime"][];
             presentIds?: number[];
             calls?: components["schemas"]["CallMade"][];
+        };
+        PositionTold: {
+            device: string;
+            segmentId: string | null;
+            /** @enum {string} */
+            state: "running" | "paused" | "frozen" | "over";
+            remainingMs: number;
+            takeOver?: boolean;
+        };
+        Position: {
+            device: string;
+            by: string;
+            segmentId: string | null;
+            /** @enum {string} */
+            state: "running" | "paused" | "frozen" | "over";
+            remainingMs: number;
+            agoMs: number;
+        };
+        RunPosition: {
+            position: components["schemas"]["Position"] | null;
         };
         SearchEntry: {
             /** @enum {string} */
@@ -4175,6 +4213,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SessionSummary"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSessionsSessionPosition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Where a run stands on the device that conducts it; null where none does. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunPosition"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSessionsSessionPosition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionTold"];
+            };
+        };
+        responses: {
+            /** @description Where the run stands here. Answers with what the device that conducts said: another one, unless this took over. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunPosition"];
                 };
             };
             /** @description What went wrong, in one sentence. */
