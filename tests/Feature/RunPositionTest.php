@@ -62,7 +62,8 @@ final class RunPositionTest extends FeatureTestCase
 
     public function test_what_cannot_be_a_position_is_refused(): void
     {
-        foreach ([['device' => 'mine'], ['state' => 'resting'], ['remainingMs' => 'soon'], ['segmentId' => str_repeat('a', 61)]] as $wrong) {
+        $wrongs = [['device' => 'mine'], ['state' => 'resting'], ['remainingMs' => 'soon'], ['segmentId' => str_repeat('a', 61)]];
+        foreach ($wrongs as $wrong) {
             $this->tell(self::FIRST, $wrong)->assertStatus(422);
         }
         $this->tell(self::FIRST, ['segmentId' => null, 'state' => 'over'])->assertOk();

@@ -18,16 +18,21 @@ use stdClass;
 
 /** One device conducts a run, others follow. */
 #[Shape('PositionTold', [
-    'device' => 'string', 'segmentId' => 'string?', 'state' => "'running'|'paused'|'frozen'|'over'", 'remainingMs' => 'int', 'takeOver?' => 'bool',
+    'device' => 'string', 'segmentId' => 'string?', 'state' => "'running'|'paused'|'frozen'|'over'", 'remainingMs' => 'int',
+    'takeOver?' => 'bool',
 ])]
 #[Shape('Position', [
-    'device' => 'string', 'by' => 'string', 'segmentId' => 'string?', 'state' => "'running'|'paused'|'frozen'|'over'", 'remainingMs' => 'int',
-    'agoMs' => 'int',
+    'device' => 'string', 'by' => 'string', 'segmentId' => 'string?', 'state' => "'running'|'paused'|'frozen'|'over'",
+    'remainingMs' => 'int', 'agoMs' => 'int',
 ])]
 #[Shape('RunPosition', ['position' => 'Position?'])]
 class RunPositionController extends Controller
 {
-    #[Get('/sessions/{session}/position', 'Where a run stands on the device that conducts it; null where none does.', answers: 'RunPosition')]
+    #[Get(
+        '/sessions/{session}/position',
+        'Where a run stands on the device that conducts it; null where none does.',
+        answers: 'RunPosition',
+    )]
     public function show(TrainingSession $session): JsonResponse
     {
         Gate::authorize('view', $session->squad);
