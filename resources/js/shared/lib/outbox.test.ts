@@ -209,6 +209,29 @@ describe('the outbox', () => {
     expect(keepRun.mock.calls).toEqual([[900, { startedAt: end.startedAt, finishedAt: end.finishedAt }]]);
   });
 
+  test('what is put down while a flush is under way goes out with it, however far it has come', async () => {
+    const end = { startedAt: '2026-03-10T17:00:00.000Z', finishedAt: '2026-03-10T18:00:00.000Z' };
+    keepRecap.mockImplementationOnce(async () => {
+      // The last step of a flush: the end of the run is put down now, and whoever did so waits for no later one.
+      void finishRun({ sessionId: 911, ...end });
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      return {};
+    });
+    await noteRecap(910, { answers: 'Look', howHard: null, onlyTried: false });
+    await flushMarks();
+    expect(keepRun.mock.calls).toEqual([[911, end]]);
+    expect(outboxState().unsent).toBe(0);
+  });
+
+  test('the end of a run that is not told yet is counted as not sent', async () => {
+    keepRun.mockImplementation(offline);
+    await finishRun({ sessionId: 912, startedAt: '2026-03-10T17:00:00.000Z', finishedAt: '2026-03-10T18:00:00.000Z' });
+    expect(outboxState().unsent).toBe(1);
+    keepRun.mockReset().mockResolvedValue({});
+    await flushMarks();
+    expect(outboxState().unsent).toBe(0);
+  });
+
   test('sends what they said once, after the end, and again what was typed meanwhile', async () => {
     const typed = { answers: 'Look', howHard: null, onlyTried: false };
     keepRun.mockImplementation(offline);

@@ -114,7 +114,7 @@ const recaps = new Shelf(database.table<KeptRecap, number>('recaps'), (one) => o
 
 /** What the views say of it. */
 export interface OutboxState {
-  /** Numbers and notes of this account that the server has not taken, refused ones too. */
+  /** Numbers, notes and ends of runs of this account that the server has not taken, refused ones too. */
   unsent: number;
   /** Of these, such as the server will not take as they are. */
   refused: number;
@@ -133,7 +133,7 @@ function update(change: Partial<OutboxState>): void {
   listeners.forEach((listener) => listener());
 }
 async function recount(): Promise<void> {
-  const all: (Owned & Held)[] = [...(await outbox.all()), ...(await notes.all())];
+  const all: (Owned & Held)[] = [...(await outbox.all()), ...(await notes.all()), ...(await finishes.all())];
   const mine = all.filter(isMine);
   update({
     unsent: mine.length,
@@ -190,13 +190,28 @@ export const entriesOf = async (sessionId: number): Promise<Entry[]> => (await e
 
 let flushing: Promise<void> | null = null;
 
-/** Sends what waits, batch by batch. Never throws: what cannot be sent goes on waiting. One run at a time. */
+let isAskedAgain = false;
+
+/**
+ * Sends what waits, batch by batch. Never throws: what cannot be sent goes on waiting. One run at a time; asked for while one is under way,
+ * which may be past what has just been put down, it goes round once more.
+ */
 export function flushMarks(): Promise<void> {
-  flushing ??= sendAll().finally(() => {
+  if (flushing) isAskedAgain = true;
+  flushing ??= rounds().finally(() => {
     flushing = null;
   });
   return flushing;
 }
+
+async function rounds(): Promise<void> {
+  do {
+    isAskedAgain = false;
+    await sendAll();
+    // Asked for meanwhile, by whoever put something down.
+  } while (wasAskedAgain());
+}
+const wasAskedAgain = (): boolean => isAskedAgain;
 
 /** Once more what a fault of the server held back. */
 export async function tryAgain(): Promise<void> {
@@ -245,6 +260,7 @@ export async function betweenFlushes<T>(work: () => Promise<T>): Promise<T> {
   );
   await flushing;
   flushing = null;
+  if (isAskedAgain) void flushMarks();
   return result;
 }
 
@@ -338,6 +354,7 @@ async function sendNotes(): Promise<void> {
 /** Keeps that a run is over, to be told to the server now or when it can be reached. */
 export async function finishRun(finish: Omit<Finish, keyof Owned | keyof Held>): Promise<void> {
   await finishes.put({ ...finish, ...(accountId === undefined ? {} : { accountId }) });
+  await recount();
   await flushMarks();
 }
 
