@@ -30,6 +30,8 @@ test('a squad that has nothing: ten presses from the door to the clock, a guest 
   await expectAccessible(page);
   await page.getByLabel('How many?').fill('0');
   await expect(page.getByText('Enter a number up to 20.')).toBeVisible();
+  await page.getByLabel('Minutes').fill('half an hour');
+  await expect(page.getByText('Enter 10 to 240 minutes.')).toBeVisible();
   await type(page.getByLabel('How many?'), '6');
   await type(page.getByLabel('Minutes'), '30');
   await press(page.getByRole('button', { name: 'Make the session' }));

@@ -19,7 +19,8 @@ export function useNotes(pack: RunPack, first: KeptState, keep: (more: Partial<K
     const next = noted(beside, event);
     setBeside(next);
     keep({ beside: next });
-    const label = [`${nameOf(pack, event.playerId)}, ${event.kind}`, event.words].filter(Boolean).join(': ');
+    // Whom one watches nobody else reads, in the list of what waits neither.
+    const label = event.words ? `${nameOf(pack, event.playerId)}, ${event.kind}: ${event.words}` : 'A note of your own';
     void noteInRun(sessionId, { kind: 'reminders', item: { ...event, uuid: crypto.randomUUID(), notedAt: new Date().toISOString() } }, label);
   };
   /** Of these, what was not sent yet and now may not be taken back any more goes out. */

@@ -12,6 +12,7 @@ import { useSquadId } from '../../shared/ui/SquadChoice';
 import { keys } from '../../shared/api/keys';
 
 const mostGuests = 20;
+const [leastMinutes, mostMinutes] = [10, 240];
 
 /** A session for whoever is here now: guests by bib where no name is known, and the best that can be proposed for the time there is. */
 export function FirstEvening() {
@@ -47,6 +48,8 @@ export function FirstEvening() {
     },
   });
   const count = Number(typed);
+  const slot = Number(minutes);
+  const isSlot = minutes.trim() !== '' && Number.isInteger(slot) && slot >= leastMinutes && slot <= mostMinutes;
   const isNumber = typed.trim() !== '' && Number.isInteger(count) && count >= 0 && count <= mostGuests && count + named.length > 0;
   return (
     <form
@@ -54,7 +57,7 @@ export function FirstEvening() {
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
-        if (isNumber) make.mutate();
+        if (isNumber && isSlot) make.mutate();
       }}
     >
       <h2>A session for now</h2>
@@ -71,7 +74,13 @@ export function FirstEvening() {
           onValue={setGuests}
           fault={isNumber ? undefined : `Enter a number up to ${mostGuests}.`}
         />
-        <Field label="Minutes" inputMode="numeric" value={minutes} onValue={setMinutes} />
+        <Field
+          label="Minutes"
+          inputMode="numeric"
+          value={minutes}
+          onValue={setMinutes}
+          fault={isSlot ? undefined : `Enter ${leastMinutes} to ${mostMinutes} minutes.`}
+        />
       </div>
       {make.error && (
         <p className="notice" role="alert">
