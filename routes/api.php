@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AcceptInvitationController;
 use App\Http\Controllers\ActualController;
+use App\Http\Controllers\AdviceController;
 use App\Http\Controllers\AttendanceController;
 use App\Http\Controllers\ClubController;
 use App\Http\Controllers\DrillChoicesController;
@@ -118,6 +119,7 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::get('players/{player}/note', [PlayerNoteController::class, 'show']);
     Route::put('players/{player}/note', [PlayerNoteController::class, 'update']);
     Route::get('players/{player}/lines/{lineKey}', LineMarksController::class);
+    Route::put('players/{player}/advice/{slug}', AdviceController::class);
 
     Route::get('sessions/{session}', [TrainingSessionController::class, 'show']);
     Route::put('sessions/{session}', [TrainingSessionController::class, 'update']);

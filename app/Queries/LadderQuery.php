@@ -12,6 +12,7 @@ use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Ladder\Ladder;
 use FleetSparrow\Core\Ladder\Rung;
+use FleetSparrow\Core\Progress\AdviceAnswer;
 use FleetSparrow\Core\Progress\LadderPlace;
 use FleetSparrow\Core\Progress\RungReading;
 use FleetSparrow\Core\Record\Better;
@@ -19,16 +20,21 @@ use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Side;
+use Illuminate\Support\Facades\DB;
+use stdClass;
 
-/** Every ladder of the book with each player's place on it: five queries, whatever the number of players. */
+/** Every ladder of the book with each player's place on it: seven queries, whatever the number of players. */
 final class LadderQuery
 {
     public function __construct(private readonly RecordQuery $records)
     {
     }
 
-    /** @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}> */
-    public function ladders(Squad $squad): array
+    /**
+     * @param  list<int>|null  $playerIds  null for everybody in the squad
+     * @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}>
+     */
+    public function ladders(Squad $squad, ?array $playerIds = null): array
     {
         $ladders = array_values(
             LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all(),
@@ -60,12 +66,16 @@ final class LadderQuery
         foreach ($drills as $slug => $drill) {
             $keys[$slug] = self::keys($drill, $squad->ballSize());
         }
-        $playerIds = array_values(array_map(intval(...), $squad->players->modelKeys()));
+        $players = $playerIds === null ? $squad->players : $squad->players->whereIn('id', $playerIds);
+        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
         $readings = $this->records->readings($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
+        $answers = $this->answers($playerIds);
+        $passes = $this->passes($playerIds);
         $found = [];
         foreach ($ladders as $ladder) {
             $places = [];
-            foreach ($squad->players as $player) {
+            $rungs = array_column($ladder->rungs, 'drill');
+            foreach ($players as $player) {
                 $places[$player->id] = LadderPlace::of(
                     array_map(
                         fn (Rung $rung): RungReading => self::reading(
@@ -74,10 +84,11 @@ final class LadderQuery
                             $keys[$rung->drill],
                             $readings[$player->id] ?? [],
                             $player,
+                            $passes[$player->id][$rung->drill] ?? null,
                         ),
                         $ladder->rungs,
                     ),
-                );
+                )->answered(self::answer($answers["{$player->id} {$ladder->slug}"] ?? null, $rungs));
             }
             $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
         }
@@ -103,8 +114,9 @@ final class LadderQuery
     /**
      * @param  array<string, string>  $keys
      * @param  array<string, LineReading>  $readings
+     * @param  array{looked: int, all: int}|null  $passes
      */
-    private static function reading(Drill $drill, Rung $rung, array $keys, array $readings, Player $player): RungReading
+    private static function reading(Drill $drill, Rung $rung, array $keys, array $readings, Player $player, ?array $passes): RungReading
     {
         $bySide = [];
         foreach ($drill->dose?->sides()->sidesFor($player->strong_foot) ?? [Side::Both] as $side) {
@@ -112,7 +124,45 @@ final class LadderQuery
             $bySide[self::words($side)] = array_map(fn (SessionValue $day): float => $day->best, $days);
         }
 
-        return RungReading::of($bySide, $rung->criterion, $drill->rule?->kind->better() ?? Better::Higher);
+        return RungReading::of($bySide, $rung->criterion, $drill->rule?->kind->better() ?? Better::Higher, $passes);
+    }
+
+    /**
+     * @param  list<int>  $playerIds
+     * @return array<string, stdClass> player and ladder → what was said to its advice
+     */
+    private function answers(array $playerIds): array
+    {
+        return DB::table('advice_answers')->whereIn('player_id', $playerIds)->get()
+            ->keyBy(static fn (stdClass $row): string => "{$row->player_id} {$row->ladder_slug}")->all();
+    }
+
+    /** @param  list<string>  $rungs  drills of the ladder; where its drill has left it, an answer holds no more */
+    private static function answer(?stdClass $row, array $rungs): ?AdviceAnswer
+    {
+        $rung = $row === null ? false : array_search((string) $row->drill_slug, $rungs, true);
+
+        return $row === null || $rung === false ? null : new AdviceAnswer($rung, $row->answer === 'yes', (string) $row->why);
+    }
+
+    /**
+     * Passes that were looked at closely, of the last day of each drill.
+     *
+     * @param  list<int>  $playerIds
+     * @return array<int, array<string, array{looked: int, all: int}>> player → drill → counts
+     */
+    private function passes(array $playerIds): array
+    {
+        $passes = [];
+        $rows = DB::table('looks')->whereIn('player_id', $playerIds)->whereNull('weight')
+            ->groupBy('player_id', 'drill_slug', 'training_session_id')
+            ->selectRaw('player_id, drill_slug, count(*) as looked, sum(is_accurate and is_right_pace and is_clean) as clean')
+            ->orderByRaw('max(looked_at_utc)')->get();
+        foreach ($rows as $row) {
+            $passes[(int) $row->player_id][(string) $row->drill_slug] = ['looked' => (int) $row->looked, 'all' => (int) $row->clean];
+        }
+
+        return $passes;
     }
 
     private static function words(Side $side): string

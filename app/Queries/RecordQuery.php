@@ -6,13 +6,19 @@ namespace App\Queries;
 
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Models\Squad;
+use App\Planning\SeasonSpan;
 use App\Tenancy\ClubContext;
+use FleetSparrow\Core\Progress\SquadLine;
+use FleetSparrow\Core\Progress\TypicalError;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\CalendarDate;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Reads the line days of some players into the core's line readings: two queries. */
+/** Reads the line days of some players into the core's line readings: four queries at most, whatever their number. */
 final class RecordQuery
 {
     /** @var array<string, RecordLine> */
@@ -21,24 +27,17 @@ final class RecordQuery
     /**
      * @param  list<int>  $playerIds  of the club acted for; others bring nothing
      * @param  list<string>|null  $lineKeys  null for all
+     * @param  SeasonSpan|null  $span  null for all days; a record from before it stands all the same
      * @return array<int, array<string, LineReading>> player id → line key → reading
      */
-    public function readings(array $playerIds, ?array $lineKeys = null): array
+    public function readings(array $playerIds, ?array $lineKeys = null, ?SeasonSpan $span = null): array
     {
-        $rows = DB::table('line_days')->whereIn('player_id', Player::query()->whereKey($playerIds)->select('id'))
+        $own = Player::query()->whereKey($playerIds)->select('id');
+        $rows = DB::table('line_days')->whereIn('player_id', clone $own)
+            ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', [$of->from->iso(), $of->until->iso()]))
             ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')->get();
-        $keys = $rows->pluck('line_key')->unique()->values()->all();
-        foreach (RecordLine::query()->whereKey($keys)->get() as $line) {
-            $this->lines[$line->line_key] = $line;
-        }
-        // Only the club acted for: the players above are its own, and so are its words.
-        foreach (DB::table('club_line_names')->where(
-            'club_id',
-            resolve(ClubContext::class)->clubId(),
-        )->whereIn('line_key', $keys)->get() as $own) {
-            $this->lines[(string) $own->line_key]->drill_name = (string) $own->drill_name;
-            $this->lines[(string) $own->line_key]->drill_slug = (string) $own->drill_slug;
-        }
+        $before = $span === null ? [] : $this->before($own, $span);
+        $this->lines = $this->named(array_values(array_unique($rows->pluck('line_key')->all()))) + $this->lines;
         $days = [];
         $open = [];
         foreach ($rows as $row) {
@@ -60,11 +59,84 @@ final class RecordQuery
         $readings = [];
         foreach ($days as $playerId => $lines) {
             foreach ($lines as $lineKey => $of) {
-                $readings[$playerId][$lineKey] = LineReading::ofDays($this->lines[$lineKey]->kind, $of, $open[$playerId][$lineKey] ?? []);
+                $readings[$playerId][$lineKey] = LineReading::ofDays(
+                    $this->lines[$lineKey]->kind,
+                    $of,
+                    $open[$playerId][$lineKey] ?? [],
+                    $before[$playerId][$lineKey] ?? null,
+                );
             }
         }
 
         return $readings;
+    }
+
+    /**
+     * Lines with the words of the club that is acted for.
+     *
+     * @param  list<mixed>  $keys
+     * @return array<string, RecordLine> by key
+     */
+    public function named(array $keys): array
+    {
+        $lines = RecordLine::query()->whereKey($keys)->get()->keyBy('line_key')->all();
+        $club = resolve(ClubContext::class)->clubId();
+        foreach (DB::table('club_line_names')->where('club_id', $club)->whereIn('line_key', $keys)->get() as $own) {
+            $lines[(string) $own->line_key]->drill_name = (string) $own->drill_name;
+            $lines[(string) $own->line_key]->drill_slug = (string) $own->drill_slug;
+        }
+
+        return $lines;
+    }
+
+    /**
+     * Records that were set before a season.
+     *
+     * @param  EloquentBuilder<Player>  $own
+     * @return array<int, array<string, SessionValue>> player id → line key → the day
+     */
+    private function before(EloquentBuilder $own, SeasonSpan $span): array
+    {
+        $before = [];
+        foreach (DB::table('bests')->whereIn('player_id', $own)->where('on_day', '<', $span->from->iso())->get() as $row) {
+            $day = CalendarDate::fromIso((string) $row->on_day);
+            $before[(int) $row->player_id][(string) $row->line_key] = new SessionValue($day, (float) $row->value, (float) $row->value, 1);
+        }
+
+        return $before;
+    }
+
+    /**
+     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. One query.
+     *
+     * @param  array<string, RecordLine>  $lines  by key
+     * @return array<string, SquadLine> by key
+     */
+    public function squadLines(Squad $squad, array $lines, SeasonSpan $span): array
+    {
+        $of = 'over (partition by player_id, line_key order by on_day)';
+        $days = DB::table('line_days')->whereNotNull('median')
+            ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
+            ->whereIn('line_key', array_keys($lines))
+            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()])
+            ->selectRaw("player_id, line_key, median, median - lag(median) {$of} as difference")
+            ->selectRaw('row_number() over (partition by player_id, line_key order by on_day desc) as place');
+        $rows = DB::query()->fromSub($days, 'days')->groupBy('line_key', 'player_id')
+            ->selectRaw('line_key, count(difference) as differences, sum(difference) as total, sum(difference * difference) as squares')
+            ->selectRaw('avg(case when place <= ? then median end) as mean', [SquadLine::DAYS])
+            ->get();
+        $players = [];
+        foreach ($rows as $row) {
+            $players[(string) $row->line_key][] = [
+                'error' => TypicalError::ofSums((int) $row->differences, (float) $row->total, (float) $row->squares),
+                'mean' => (float) $row->mean,
+            ];
+        }
+
+        return array_map(
+            static fn (RecordLine $line): SquadLine => SquadLine::ofPlayers($players[$line->line_key] ?? [], $line->kind->step()),
+            $lines,
+        );
     }
 
     /** @return array<string, RecordLine> the lines met by the last reading, by key */

@@ -66,23 +66,20 @@ final class TodayQuery
     public function recordsSetOn(Squad $squad, CalendarDate $date): array
     {
         $players = $squad->players->keyBy('id');
+        $rows = DB::table('bests')->where('club_id', $squad->club_id)->where('on_day', $date->iso())->where('days', '>', 1)
+            ->whereIn('player_id', $players->keys()->all())->orderBy('player_id')->orderBy('line_key')->get();
+        $lines = $this->records->named(array_values(array_unique($rows->pluck('line_key')->all())));
         $set = [];
-        foreach ($this->records->readings(array_values(array_map(intval(...), $players->keys()->all()))) as $playerId => $lines) {
-            foreach ($lines as $key => $reading) {
-                $record = $reading->recordSetOn($date);
-                if ($record === null) {
-                    continue;
-                }
-                $line = $this->records->lines()[$key];
-                $set[] = [
-                    'playerId' => $playerId,
-                    'playerName' => $players->get($playerId)->name ?? '',
-                    'drillName' => $line->drill_name,
-                    'side' => $line->side->value,
-                    'value' => $record,
-                    'unit' => $line->kind->unit(),
-                ];
-            }
+        foreach ($rows as $row) {
+            $line = $lines[(string) $row->line_key];
+            $set[] = [
+                'playerId' => (int) $row->player_id,
+                'playerName' => $players->get((int) $row->player_id)->name ?? '',
+                'drillName' => $line->drill_name,
+                'side' => $line->side->value,
+                'value' => (float) $row->value,
+                'unit' => $line->kind->unit(),
+            ];
         }
 
         return $set;

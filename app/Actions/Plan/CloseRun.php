@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Record\ProjectLedger;
 use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Models\User;
@@ -31,8 +32,11 @@ use Illuminate\Support\Facades\DB;
  */
 final class CloseRun
 {
-    public function __construct(private readonly PlanEvaluationQuery $evaluations, private readonly SquadHistory $history)
-    {
+    public function __construct(
+        private readonly PlanEvaluationQuery $evaluations,
+        private readonly SquadHistory $history,
+        private readonly ProjectLedger $ledger,
+    ) {
     }
 
     /**
@@ -138,6 +142,7 @@ final class CloseRun
         $ids = ['club_id' => $session->club_id, 'training_session_id' => $session->id];
         DB::table('session_loads')->insert(self::loads($session, $evaluation, $ids));
         DB::table('session_groups')->insert(self::groups($evaluation, $ids));
+        $this->ledger->keep($session, $evaluation);
     }
 
     /**

@@ -159,6 +159,12 @@ final class MarkReader
         return array_values(array_unique($this->sessions->map(fn (TrainingSession $session): int => $session->squad_id)->all()));
     }
 
+    /** @return list<int> players the batch speaks of, and those it takes a number away from */
+    public function playerIds(): array
+    {
+        return array_values(array_map(intval(...), $this->players->keys()->all()));
+    }
+
     public function squadOf(int $playerId): int
     {
         return $this->players->get($playerId)->squad_id ?? throw new LogicException('A mark of a player that was not read.');

@@ -6,6 +6,7 @@ namespace App\Actions\Record;
 
 use App\Models\Mark;
 use App\Models\RecordLine;
+use Closure;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark as CoreMark;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -19,7 +20,7 @@ use LogicException;
  */
 final class ProjectMarks
 {
-    private const PLAYERS_AT_ONCE = 50;
+    private const PLAYERS_AT_ONCE = 10;
 
     /** @param  list<array<string, mixed>>  $rows  marks just taken */
     public function refresh(array $rows): void
@@ -50,10 +51,19 @@ final class ProjectMarks
         }
     }
 
-    /** @return array{players: int, lineDays: int, bests: int} */
-    public function rebuild(int $clubId): array
+    /** @return int players a rebuild goes through */
+    public function steps(int $clubId): int
     {
-        return DB::transaction(function () use ($clubId): array {
+        return DB::table('players')->where('club_id', $clubId)->count();
+    }
+
+    /**
+     * @param  (Closure(int): mixed)|null  $step  told how many players are done
+     * @return array{players: int, lineDays: int, bests: int}
+     */
+    public function rebuild(int $clubId, ?Closure $step = null): array
+    {
+        return DB::transaction(function () use ($clubId, $step): array {
             $players = array_values(
                 DB::table('players')->where('club_id', $clubId)->orderBy('id')->lockForUpdate()->pluck('id')->map(intval(...))->all(),
             );
@@ -62,6 +72,7 @@ final class ProjectMarks
                 [$days, $bests] = $this->project($some, null);
                 $counts['lineDays'] += $days;
                 $counts['bests'] += $bests;
+                $step?->__invoke(count($some));
             }
 
             return $counts;

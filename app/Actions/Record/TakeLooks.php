@@ -6,12 +6,17 @@ namespace App\Actions\Record;
 
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Planning\SquadHistory;
 use FleetSparrow\Core\Run\TouchWeight;
 
 /** Takes single balls that were judged in a run: each once, in any order. */
 final class TakeLooks
 {
     private const TICKS = ['isAccurate' => 'is_accurate', 'isRightPace' => 'is_right_pace', 'isClean' => 'is_clean'];
+
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
 
     /**
      * @param  list<mixed>  $items  whatever a device sent
@@ -22,7 +27,11 @@ final class TakeLooks
         $slugs = $session->blocks()->with('drillVersion')->get()->map(fn ($block): ?string => $block->drillVersion?->slug)->filter()->all();
         $columns = fn (array $item): array => self::columns($item, $slugs) + ['looked_by' => $by->id];
 
-        return NotedFields::keep('looks', $session, $items, $columns);
+        $results = NotedFields::keep('looks', $session, $items, $columns);
+        // What is judged of a pass counts for moving on.
+        $this->history->changed($session->squad_id);
+
+        return $results;
     }
 
     /**

@@ -23,6 +23,7 @@ final class TakeMarks
 {
     public function __construct(
         private readonly ProjectMarks $projection,
+        private readonly ProjectLedger $ledger,
         private readonly AuditTrail $trail,
         private readonly SquadHistory $history,
     ) {
@@ -65,6 +66,11 @@ final class TakeMarks
             }
             $this->keep($rows, $results);
             $this->projection->refresh(array_values($rows));
+            $this->ledger->of(
+                array_values(array_unique(array_column($rows, 'training_session_id'))),
+                // A correction may take a number from another player: whoever the batch speaks of is worked out anew.
+                $reader->playerIds(),
+            );
             $this->audit(array_values($rows), $reader, $by);
             foreach ($reader->squadIds() as $squadId) {
                 $this->history->changed($squadId);

@@ -9,6 +9,7 @@ use App\Http\Requests\DrillTargetRequest;
 use App\Http\Resources\DrillPageResource;
 use App\Models\Squad;
 use App\OpenApi\Put;
+use App\Planning\SquadHistory;
 use App\Queries\DrillBookQuery;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -29,10 +30,11 @@ class DrillTargetController extends Controller
         string $slug,
         DrillBookQuery $book,
         AuditTrail $trail,
+        SquadHistory $history,
     ): JsonResponse {
         $version = $book->version($squad, $slug) ?? abort(404);
         ['school' => $school, 'number' => $number] = $request->target($version->drill());
-        DB::transaction(function () use ($request, $squad, $slug, $school, $number, $version, $trail): void {
+        DB::transaction(function () use ($request, $squad, $slug, $school, $number, $version, $trail, $history): void {
             $row = ['squad_id' => $squad->id, 'drill_slug' => $slug];
             $before = DB::table('drill_targets')->where($row)->first();
             if ($school === null) {
@@ -44,6 +46,7 @@ class DrillTargetController extends Controller
                     ['school', 'number'],
                 );
             }
+            $history->changed($squad->id);
             $words = static fn (?string $how, mixed $with): string => trim(($how ?? 'as usual').($with === null ? '' : " {$with}"));
             $trail->noteOf($this->user($request), 'drill.target', $version->name, $squad->id, [
                 'target' => [$words($before->school ?? null, $before->number ?? null), $words($school?->value, $number)],

@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\Squad\KeepPlayer;
 use App\Http\Requests\PlayerRequest;
-use App\Http\Resources\LineResource;
 use App\Http\Resources\LookResource;
 use App\Http\Resources\PlayerResource;
+use App\Http\Resources\PlayerSeasonResource;
 use App\Http\Resources\ReminderResource;
 use App\Models\DrillVersion;
 use App\Models\Player;
@@ -17,11 +17,11 @@ use App\OpenApi\Delete;
 use App\OpenApi\Get;
 use App\OpenApi\Post;
 use App\OpenApi\Put;
-use App\Planning\SquadAims;
+use App\Planning\SeasonSpan;
+use App\Planning\SquadHistory;
 use App\Queries\LooksQuery;
-use App\Queries\RecordQuery;
+use App\Queries\PlayerSeasonQuery;
 use App\Queries\RemindersQuery;
-use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Run\LookCount;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -29,48 +29,43 @@ use Illuminate\Support\Facades\Gate;
 
 class PlayerController extends Controller
 {
-    #[Get('/players/{player}', 'One player: marks by line, records, next targets.', answers: 'PlayerPage')]
+    #[
+        Get(
+            '/players/{player}',
+            'One player\'s season: what to say first, and all that stands behind it. The one that goes on, or one that has ended.',
+            answers: 'PlayerPage',
+            query: ['season?' => 'int'],
+        ),
+    ]
     public function show(
         Request $request,
         Player $player,
-        RecordQuery $records,
-        SquadAims $aims,
+        PlayerSeasonQuery $seasons,
+        SquadHistory $history,
         RemindersQuery $reminders,
         LooksQuery $looks,
     ): JsonResponse {
         Gate::authorize('view', $player->squad);
-        $noted = $reminders->of([$player->id], $this->day($request), $this->user($request)->id);
-        $readings = $records->readings([$player->id])[$player->id] ?? [];
-        $lines = $records->lines();
-        $own = $aims->of($player->squad, $lines);
-        $standings = array_map(
-            fn (string $key, LineReading $reading): array => [
-                'line' => LineResource::line($lines[$key], $player->squad->length_unit),
-            ] + LineResource::standing($reading, $own[$key], $player->squad->showsChances()),
-            array_keys($readings),
-            $readings,
-        );
-        usort(
-            $standings,
-            fn (array $a, array $b): int => [
-                $a['line']['drillName'],
-                $a['line']['window'],
-                $a['line']['side'],
-            ] <=> [$b['line']['drillName'], $b['line']['window'], $b['line']['side']],
-        );
-
-        $counts = $looks->of($player, $this->day($request));
-        $names = $counts === [] ? [] : DrillVersion::openTo($player->squad)->where('is_current', true)
+        [$squad, $day] = [$player->squad, $this->day($request)];
+        $span = SeasonSpan::tryOf($squad, $day->today(), $request->has('season') ? $request->integer('season') : null) ?? abort(404);
+        $noted = $reminders->of([$player->id], $day, $this->user($request)->id);
+        $counts = $looks->of($player, $day);
+        $names = $counts === [] ? [] : DrillVersion::openTo($squad)->where('is_current', true)
             ->whereIn('slug', array_map(fn (LookCount $one): string => $one->drillSlug, $counts))->pluck('name', 'slug')->all();
 
         return new JsonResponse(PlayerResource::of($player) + [
             'squadId' => $player->squad_id,
-            'squadName' => $player->squad->name,
-            'lines' => $standings,
+            'squadName' => $squad->name,
+            'endedSeasons' => SeasonSpan::ended($squad),
             'reminders' => array_map(ReminderResource::of(...), $noted->ofPlayer($player->id)),
             'isWatched' => in_array($player->id, $noted->watched(), true),
             'looks' => array_map(fn (LookCount $one): array => LookResource::of($one, $names), $counts),
-        ]);
+        ] + $history->remember($squad, "player.{$player->id}.{$span->key()}", fn (): array => PlayerSeasonResource::of(
+            $seasons->of($player, $span, $day),
+            $squad->length_unit,
+            $squad->showsChances(),
+            $day,
+        )));
     }
 
     #[Post('/squads/{squad}/players', 'Adds a player; a first name is enough.', answers: 'Player', takes: 'PlayerFields', status: 201)]

@@ -22,7 +22,7 @@ use FleetSparrow\Core\Shared\Foot;
         ['drill' => 'string', 'name' => 'string', 'criterion' => 'string', 'harderBy' => 'string[]', 'contacts' => 'Contact[]'],
     ),
 ]
-#[Shape('LadderPlace', ['playerId' => 'int', 'rung' => 'int?', 'advice' => "'begin'|'stay'|'up'|'back'|'done'", 'why' => 'string'])]
+#[Shape('LadderPlace', ['playerId' => 'int', 'rung' => 'int?', 'advice' => "'begin'|'stay'|'up'|'back'|'held'|'done'", 'why' => 'string'])]
 #[Shape('RungTried', ['drill' => 'string', 'dose' => 'Dose'])]
 #[Shape('Ladder', [
     'slug' => 'string', 'name' => 'string', 'family' => 'string', 'rungs' => 'LadderRung[]', 'places' => 'LadderPlace[]',

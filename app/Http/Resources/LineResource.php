@@ -30,25 +30,6 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('LineRecord', ['on' => 'date', 'value' => 'number'])]
 #[Shape('Target', ['value' => 'number', 'because' => 'string', 'chance' => 'number?', 'harder' => 'string?'])]
 #[Shape('Standing', ['days' => 'LineDay[]', 'record' => 'LineRecord?', 'target' => 'Target?', 'openTries' => 'int'])]
-#[Shape('PlayerLine', ['line' => 'Line'], extends: 'Standing')]
-#[Shape('PlayerPage', [
-    'squadId' => 'int', 'squadName' => 'string', 'lines' => 'PlayerLine[]', 'reminders' => 'Reminder[]', 'isWatched' => 'bool',
-    'looks' => 'LookCount[]',
-], extends: 'Player')]
-#[
-    Shape(
-        'SquadBoard',
-        [
-            'id' => 'int',
-            'name' => 'string',
-            'ageGroup' => 'string',
-            'today' => 'date',
-            'players' => 'Player[]',
-            'lines' => 'Line[]',
-            'standings' => 'Standing{}{}',
-        ],
-    ),
-]
 final class LineResource
 {
     /** @return array<string, mixed> */

@@ -32,4 +32,9 @@ final class InvalidValue extends InvalidArgumentException implements CoreExcepti
     {
         return new self('median.empty', '', 'There is no middle of no values.');
     }
+
+    public static function noShare(int $hits, int $attempts): self
+    {
+        return new self('share.range', '', "{$hits} of {$attempts} is no share of anything.");
+    }
 }

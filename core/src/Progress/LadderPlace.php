@@ -12,7 +12,7 @@ final readonly class LadderPlace
 {
     /**
      * @param  int|null  $rung  index of the rung to work on; null when the ladder is passed whole, or never begun
-     * @param  string  $advice  begin, stay, up, back or done
+     * @param  string  $advice  begin, stay, up, back or done; held where the coach has said no to up or back
      */
     private function __construct(public ?int $rung, public string $advice, public string $why)
     {
@@ -43,6 +43,35 @@ final readonly class LadderPlace
             ! $reading->isTried && $next > 0 => new self($next, 'up', 'One try met the rung below: '.$readings[$next - 1]->why.'.'),
             default => new self($next, 'stay', $reading->why.'.'),
         };
+    }
+
+    /**
+     * With what the coach said to it. No is remembered as long as nothing new speaks for it; who was moved on stays there, though a rung
+     * below is no longer met.
+     */
+    public function answered(?AdviceAnswer $answer): self
+    {
+        if ($answer === null || $this->rung === null) {
+            return $this;
+        }
+        $isSame = $answer->why === $this->why && in_array($this->advice, ['up', 'back'], true);
+
+        return match (true) {
+            $isSame && ! $answer->isTaken => new self($this->advice === 'up' ? max(0, $this->rung - 1) : $this->rung + 1, 'held', $this->why),
+            $isSame => new self($this->rung, 'stay', $this->why),
+            $answer->isTaken && $this->rung < $answer->rung && $this->advice !== 'back' => new self(
+                $answer->rung,
+                'stay',
+                "Moved on by the coach: {$answer->why}",
+            ),
+            default => $this,
+        };
+    }
+
+    /** Whether there is something to say yes or no to. */
+    public function isAsking(): bool
+    {
+        return $this->advice === 'up' || $this->advice === 'back';
     }
 
     /**

@@ -16,7 +16,8 @@ final readonly class SquadLine
     /** Of the spread between players so much is the smallest change worth having (Hopkins 2004, Sportscience 8:1–7). */
     private const SHARE_OF_SPREAD = 0.2;
 
-    private const DAYS = 8;
+    /** A player's mean is of so many days, the latest. */
+    public const DAYS = 8;
 
     /** @param  float|null  $worthwhile  the smallest worthwhile change, in the unit of the number; null with fewer than five players */
     private function __construct(public TypicalError $error, public ?float $worthwhile)
@@ -34,6 +35,22 @@ final readonly class SquadLine
         }
 
         return new self($error, self::worthwhile($means, $error, ($lines[0] ?? null)?->kind->step() ?? 1.0));
+    }
+
+    /**
+     * From what was added up of each player before.
+     *
+     * @param  list<array{error: TypicalError, mean: float}>  $players  the mean of the last eight session values
+     * @param  float  $step  the least the number can show
+     */
+    public static function ofPlayers(array $players, float $step): self
+    {
+        $error = TypicalError::of([]);
+        foreach ($players as $player) {
+            $error = $error->and($player['error']);
+        }
+
+        return new self($error, self::worthwhile(array_column($players, 'mean'), $error, $step));
     }
 
     /** From figures worked out before. */

@@ -21,28 +21,41 @@ final readonly class TypicalError
     /** @param  list<float>  $values  oldest first */
     public static function of(array $values): self
     {
-        $differences = [];
+        [$count, $sum, $squares] = [0, 0.0, 0.0];
         for ($i = 1; $i < count($values); $i++) {
-            $differences[] = $values[$i] - $values[$i - 1];
+            $difference = $values[$i] - $values[$i - 1];
+            [$count, $sum, $squares] = [$count + 1, $sum + $difference, $squares + $difference ** 2];
         }
-        $mean = $differences === [] ? 0.0 : array_sum($differences) / count($differences);
 
-        return new self(
-            array_sum(array_map(static fn (float $one): float => ($one - $mean) ** 2, $differences)),
-            max(0, count($differences) - 1),
-        );
+        return self::ofSums($count, $sum, $squares);
+    }
+
+    /**
+     * From the differences between consecutive session values of one player.
+     *
+     * @param  float  $sum  of the differences
+     * @param  float  $squares  sum of their squares
+     */
+    public static function ofSums(int $count, float $sum, float $squares): self
+    {
+        return $count < 2 ? new self(0.0, 0) : new self(max(0.0, $squares - $sum ** 2 / $count), $count - 1);
+    }
+
+    /** With those of another player: variances pooled by their degrees of freedom. */
+    public function and(self $other): self
+    {
+        return new self($this->squares + $other->squares, $this->degrees + $other->degrees);
     }
 
     /** @param  list<LineReading>  $lines  of one task, a player each */
     public static function pooled(array $lines): self
     {
-        [$squares, $degrees] = [0.0, 0];
+        $pooled = new self(0.0, 0);
         foreach ($lines as $line) {
-            $one = self::of(array_map(static fn (SessionValue $day): float => $day->median, $line->days));
-            [$squares, $degrees] = [$squares + $one->squares, $degrees + $one->degrees];
+            $pooled = $pooled->and(self::of(array_map(static fn (SessionValue $day): float => $day->median, $line->days)));
         }
 
-        return new self($squares, $degrees);
+        return $pooled;
     }
 
     /** In the unit of the number; null where there are no two differences to tell it by. */

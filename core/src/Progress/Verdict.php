@@ -34,9 +34,23 @@ final readonly class Verdict
     /**
      * @param  float|null  $change  of the later half against the earlier one, over nought for better; null with too few
      * @param  float|null  $chance  that it is better at all
+     * @param  int  $values  that were read, or where they are too few, that there are
+     * @param  float|null  $before  mean of the earlier half
+     * @param  float|null  $after  mean of the later half
+     * @param  float|null  $spread  how far a session value strays though nothing has changed, s
+     * @param  float|null  $worthwhile  the smallest change worth a word
      */
-    private function __construct(public Trend $trend, public ?float $change, public ?float $chance, public int $values)
-    {
+    private function __construct(
+        public Trend $trend,
+        public ?float $change,
+        public ?float $chance,
+        public int $values,
+        public ?float $before = null,
+        public ?float $after = null,
+        public ?float $spread = null,
+        public ?float $degrees = null,
+        public ?float $worthwhile = null,
+    ) {
     }
 
     public static function of(LineReading $line, SquadLine $squad): self
@@ -48,19 +62,31 @@ final readonly class Verdict
             return new self(Trend::TooFew, null, null, count($line->days));
         }
         [$spread, $degrees] = $error;
-        $change = (array_sum(array_slice($values, -$half)) - array_sum(array_slice($values, 0, $half))) / $half;
-        $change *= $line->kind->better() === Better::Higher ? 1.0 : -1.0;
+        [$before, $after] = [array_sum(array_slice($values, 0, $half)) / $half, array_sum(array_slice($values, -$half)) / $half];
+        $change = ($after - $before) * ($line->kind->better() === Better::Higher ? 1.0 : -1.0);
         $deviation = max(1e-9, $spread * sqrt(2.0 / $half));
         $over = static fn (float $least): float => StudentT::cdf(($change - $least) / $deviation, $degrees);
         $worthwhile = $squad->worthwhile ?? $line->kind->step();
 
-        return new self(match (true) {
+        $trend = match (true) {
             $over(0.0) >= self::SURE && $over($worthwhile) >= self::SURE => Trend::ClearlyBetter,
             $over(0.0) >= self::SURE && $over($worthwhile) >= self::LIKELY => Trend::Better,
             $over(0.0) <= 1.0 - self::SURE && $over(-$worthwhile) <= 1.0 - self::SURE => Trend::ClearlyWorse,
             $over(0.0) <= 1.0 - self::SURE && $over(-$worthwhile) <= 1.0 - self::LIKELY => Trend::Worse,
             default => Trend::NoClearChange,
-        }, $change, $over(0.0), count($values));
+        };
+
+        return new self(
+            trend: $trend,
+            change: $change,
+            chance: $over(0.0),
+            values: count($values),
+            before: $before,
+            after: $after,
+            spread: $spread,
+            degrees: $degrees,
+            worthwhile: $worthwhile,
+        );
     }
 
     /**

@@ -13,9 +13,14 @@ final readonly class LineReading
     /**
      * @param  list<SessionValue>  $days  with a valid try, oldest first
      * @param  array<string, int>  $openTries  ISO day → tries whose readings differ or are disputed, where there are any
+     * @param  SessionValue|null  $before  the day of the record, where it lies before the days that were read
      */
-    private function __construct(public MarkKind $kind, public array $days, public array $openTries)
-    {
+    private function __construct(
+        public MarkKind $kind,
+        public array $days,
+        public array $openTries,
+        private ?SessionValue $before = null,
+    ) {
     }
 
     /** @param  list<Mark>  $marks  standing ones: what has been superseded is left out */
@@ -50,19 +55,20 @@ final readonly class LineReading
      *
      * @param  list<SessionValue>  $days
      * @param  array<string, int>  $openTries
+     * @param  SessionValue|null  $before  the day of the record, where it lies before these
      */
-    public static function ofDays(MarkKind $kind, array $days, array $openTries = []): self
+    public static function ofDays(MarkKind $kind, array $days, array $openTries = [], ?SessionValue $before = null): self
     {
         usort($days, fn (SessionValue $a, SessionValue $b): int => $a->on->compareTo($b->on));
         ksort($openTries);
 
-        return new self($kind, $days, $openTries);
+        return new self($kind, $days, $openTries, $before);
     }
 
     /** The day of the record: the first on which it was reached. Null without a valid mark. */
     public function recordDay(): ?SessionValue
     {
-        $record = null;
+        $record = $this->before;
         foreach ($this->days as $day) {
             if ($record === null || $this->kind->better()->prefers($day->best, $record->best)) {
                 $record = $day;
@@ -77,7 +83,7 @@ final readonly class LineReading
     {
         $record = $this->recordDay();
 
-        return $record !== null && count($this->days) > 1 && $record->on->compareTo($day) === 0 ? $record->best : null;
+        return $record !== null && count($this->days) + ($this->before === null ? 0 : 1) > 1 && $record->on->compareTo($day) === 0 ? $record->best : null;
     }
 
     public function lastDay(): ?SessionValue

@@ -60,6 +60,22 @@ enum MarkKind: string
         return $this->measure()->unit;
     }
 
+    /** Whether the number says how much was done in a set, so that its touches are counted and not estimated. */
+    public function tellsTouches(): bool
+    {
+        return match ($this) {
+            self::CountInTime, self::RunningTotal, self::TriesForQuota, self::TriesToFirstHit, self::TouchesOnPath,
+            self::MostTouchesOnPath => true,
+            default => false,
+        };
+    }
+
+    /** Whether the number is of single touches, whatever a rep has. */
+    public function isOfTouches(): bool
+    {
+        return $this === self::TouchesOnPath || $this === self::MostTouchesOnPath;
+    }
+
     /** The smallest difference the number can show: tenths for times, distances and points, else one. */
     public function step(): float
     {

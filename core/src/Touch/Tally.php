@@ -31,6 +31,16 @@ final readonly class Tally
     }
 
     /**
+     * Contacts alone, as they were kept.
+     *
+     * @param  array<string, float>  $byKind  key "foot surface g|a purpose"
+     */
+    public static function ofContacts(array $byKind): self
+    {
+        return new self($byKind, 0.0, 0.0, 0.0);
+    }
+
+    /**
      * One repetition.
      *
      * A range counts at its lower end and an open group counts `$openTimes` times (1 unless path or clock says more).
@@ -93,6 +103,21 @@ final readonly class Tally
         }
 
         return new self($byKind, $this->feints * $factor, $this->turns * $factor, $this->degreesTurned * $factor);
+    }
+
+    /** So much less of each kind of contact, never under none; feints and turns stay. */
+    public function less(self $other): self
+    {
+        $byKind = [];
+        foreach ($this->byKind as $kind => $count) {
+            $left = $count - ($other->byKind[$kind] ?? 0.0);
+            // A hair of rounding error is no touch.
+            if ($left > 1e-9) {
+                $byKind[$kind] = $left;
+            }
+        }
+
+        return new self($byKind, $this->feints, $this->turns, $this->degreesTurned);
     }
 
     public function contacts(): float

@@ -1,58 +1,86 @@
-import type { Standing } from '../../shared/api/schemas';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { area, line as through } from 'd3-shape';
+import type { PlayerLine } from '../../shared/api/seasonSchemas';
 import { mark, shortDay } from '../../shared/lib/format';
 import { Stitch } from '../../shared/ui/Stitches';
 
 interface LineChartProps {
-  days: Standing['days'];
-  side: string;
-  better: 'higher' | 'lower';
-  step: number;
-  target: number | undefined;
+  one: PlayerLine;
   label: string;
 }
 
 const width = 560;
-const height = 96;
-const dayMs = 86_400_000;
+const height = 128;
+const right = 64;
 
-/** The best of each session day as a stitch, the middle of that day's tries as a short bar, the next target dotted. Up is better. */
-export function LineChart({ days, side, better, step, target, label }: LineChartProps) {
-  if (days.length === 0) return null;
-  const values = [...days.flatMap((day) => [day.best, day.median]), ...(target === undefined ? [] : [target])];
-  const [low, high] = [Math.min(...values), Math.max(...values)];
-  const spread = high - low || 1;
-  const share = (value: number) => (better === 'higher' ? (value - low) / spread : (high - value) / spread);
-  const y = (value: number) => height - 14 - share(value) * (height - 40);
-  const times = days.map((day) => Date.parse(day.on) / dayMs);
-  const first = times[0] ?? 0;
-  const range = (times.at(-1) ?? first) - first || 1;
-  const x = (i: number) => 12 + (((times[i] ?? first) - first) / range) * (width - 110);
-  const said = days.map((day) => `${shortDay(day.on)} ${mark(day.best, step)}`).join(', ');
+/**
+ * The best of each session day as a stitch, its middle try as a short bar, how far a day strays by itself as a band about the way the line
+ * goes, the next number dotted. Up is better.
+ */
+export function LineChart({ one, label }: LineChartProps) {
+  const { days, line, target, typicalError, slope } = one;
+  const [first, last] = [days[0], days.at(-1)];
+  if (!first || !last) return null;
+  const at = days.map((day) => Date.parse(day.on));
+  const values = [...days.flatMap((day) => [day.best, day.median]), ...(target === null ? [] : [target.value])];
+  const x = scaleUtc([at[0] ?? 0, Math.max((at[0] ?? 0) + 1, at.at(-1) ?? 0)], [14, width - right]);
+  const range = [height - 22, 14];
+  const y = scaleLinear([Math.min(...values), Math.max(...values)], line.better === 'higher' ? range : [...range].reverse()).nice(4);
+  const ends: [number, number][] = slope === null ? [] : [
+    [at[0] ?? 0, slope.start],
+    [at.at(-1) ?? 0, slope.end],
+  ];
+  const reach = typicalError ?? 0;
+  const band = area<[number, number]>(
+    ([when]) => x(when),
+    ([, value]) => y(value - reach),
+    ([, value]) => y(value + reach),
+  )(ends);
+  const way = through<[number, number]>(
+    ([when]) => x(when),
+    ([, value]) => y(value),
+  )(ends);
+  const said = days.map((day) => `${shortDay(day.on)} ${mark(day.best, line.step)}`).join(', ');
   return (
     <div className="chart">
       <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${label}: ${said}`}>
-        <line x1={0} x2={width - 60} y1={height - 6} y2={height - 6} stroke="var(--line)" />
-        {target !== undefined && (
+        {days.length > 2 && band && <path d={band} fill="var(--line)" opacity={0.55} />}
+        {days.length > 2 && way && <path d={way} stroke="var(--quiet)" strokeWidth="1.2" fill="none" />}
+        {y.ticks(3).map((tick) => (
+          <text key={tick} x={width - right + 12} y={y(tick) + 4} fontSize="12" fill="var(--quiet)">
+            {mark(tick, tick % 1 === 0 ? 1 : 0.1)}
+          </text>
+        ))}
+        {target !== null && (
           <>
-            <line x1={0} x2={width - 52} y1={y(target)} y2={y(target)} stroke="var(--ink)" strokeDasharray="2 4" />
-            <text x={width - 2} y={y(target) + 6} textAnchor="end" fontSize="20" className="num" fill="var(--ink)">
-              {mark(target, step)}
+            <line x1={0} x2={width - 34} y1={y(target.value)} y2={y(target.value)} stroke="var(--ink)" strokeDasharray="2 4" />
+            <text x={width - 2} y={y(target.value) + 6} textAnchor="end" fontSize="20" className="num" fill="var(--ink)">
+              {mark(target.value, line.step)}
             </text>
           </>
         )}
-        {days.map((day, i) => (
-          <g key={day.on}>
-            {day.median !== day.best && <line x1={x(i) - 6} x2={x(i) + 6} y1={y(day.median)} y2={y(day.median)} stroke="var(--quiet)" strokeWidth="2" />}
-            {side === 'R' || side === 'L' ? (
-              <Stitch x={x(i) - 5} y={y(day.best) + (side === 'R' ? 6 : -6)} foot={side} height={11} width={5} />
-            ) : (
-              <circle cx={x(i)} cy={y(day.best)} r="4.5" fill="var(--ink)" />
-            )}
-          </g>
-        ))}
-        <text x={0} y={12} fontSize="13" fill="var(--quiet)">
-          {days.length > 1 ? `${shortDay(days[0]?.on ?? '')} to ${shortDay(days.at(-1)?.on ?? '')}` : shortDay(days[0]?.on ?? '')}
+        <line x1={0} x2={width - right + 6} y1={height - 18} y2={height - 18} stroke="var(--line)" />
+        {days.map((day, i) => {
+          const when = x(at[i] ?? 0);
+          return (
+            <g key={day.on}>
+              {day.median !== day.best && <line x1={when - 6} x2={when + 6} y1={y(day.median)} y2={y(day.median)} stroke="var(--quiet)" strokeWidth="2" />}
+              {line.side === 'R' || line.side === 'L' ? (
+                <Stitch x={when - 5} y={y(day.best) + (line.side === 'R' ? 6 : -6)} foot={line.side} height={11} width={5} />
+              ) : (
+                <circle cx={when} cy={y(day.best)} r="4.5" fill="var(--ink)" />
+              )}
+            </g>
+          );
+        })}
+        <text x={0} y={height - 3} fontSize="12" fill="var(--quiet)">
+          {shortDay(first.on)}
         </text>
+        {days.length > 1 && (
+          <text x={width - right} y={height - 3} fontSize="12" textAnchor="end" fill="var(--quiet)">
+            {shortDay(last.on)}
+          </text>
+        )}
       </svg>
     </div>
   );

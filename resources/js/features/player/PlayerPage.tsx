@@ -1,16 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link, useParams } from 'react-router';
-import { playerQuery } from '../../shared/api/queries';
-import type { PlayerPage as PlayerData } from '../../shared/api/schemas';
-import { familyWords, lineWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { Link, useParams, useSearchParams } from 'react-router';
+import '../../app/theme/season.css';
+import { playerQuery } from '../../shared/api/seasonQueries';
+import type { PlayerPage as PlayerData } from '../../shared/api/seasonSchemas';
+import { shortDay, sideWords } from '../../shared/lib/format';
+import { SeasonChoice } from '../../shared/ui/SeasonChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { useSquadId } from '../../shared/ui/SquadChoice';
-import { LineChart } from './LineChart';
+import { FootRatios } from './FootRatios';
+import { Ladders } from './Ladders';
+import { Lines } from './Lines';
 import { StaffOnly } from './StaffOnly';
+import { Story } from './Story';
+import { TouchMap } from './TouchMap';
 
+/** One player's season: what changed, what is stuck and what is next; the rest behind. */
 export function PlayerPage() {
   const playerId = Number(useParams().playerId);
-  const player = useQuery(playerQuery(playerId));
+  const [asked, setAsked] = useSearchParams();
+  const endedId = asked.get('season') === null ? undefined : Number(asked.get('season'));
+  const player = useQuery(playerQuery(playerId, endedId));
   const { squads } = useSquadId();
   if (player.isPending) return <Loading what="the player" />;
   if (player.isError)
@@ -29,25 +38,34 @@ export function PlayerPage() {
         <p className="quiet">
           {data.squadName}
           {data.bib === null ? '' : `, bib ${data.bib}`}, {data.strongFoot === 'both' ? 'both feet alike' : `${sideWords(data.strongFoot)} stronger`}
-          {data.birthYear === null ? '' : `, born ${data.birthYear}`}
+          {data.birthYear === null ? '' : `, born ${data.birthYear}`}. Came to {data.attendance.came} of {data.attendance.of} sessions.
         </p>
+        <div className="acts">
+          <SeasonChoice
+            ended={data.endedSeasons}
+            endedId={endedId}
+            onChoose={(id) => setAsked(id === undefined ? {} : { season: String(id) }, { replace: true })}
+          />
+          <Link className="button" to={`/player/${data.id}/report${endedId === undefined ? '' : `?season=${endedId}`}`}>
+            Print for parents
+          </Link>
+        </div>
       </div>
-      <div className="page two" style={{ paddingTop: 0 }}>
-        <section>
-          <h2>Marks, session by session</h2>
-          {data.lines.length === 0 && <p>No number yet. The first one is written down in a run.</p>}
-          <ul className="lines">
-            {data.lines.map((one) => (
-              <Line key={one.line.key} one={one} playerId={data.id} />
-            ))}
-          </ul>
-        </section>
+      <div className="page season-three" style={{ paddingTop: 0 }}>
+        <Story story={data.story} playerId={data.id} />
         <div className="stack">
-          <NextTargets lines={data.lines} />
+          <TouchMap touches={data.touches} name={data.name} />
+          <FootRatios feet={data.feet} strongFoot={data.strongFoot} />
+        </div>
+        <div className="stack">
+          <Ladders ladders={data.ladders} playerId={data.id} mayMove={mayRead && endedId === undefined} />
           <Said reminders={data.reminders} isWatched={data.isWatched} />
           <Looked looks={data.looks} />
           {mayRead && <StaffOnly playerId={data.id} name={data.name} />}
         </div>
+      </div>
+      <div className="page" style={{ paddingTop: 0 }}>
+        <Lines lines={data.lines} playerId={data.id} />
       </div>
     </>
   );
@@ -111,78 +129,6 @@ function Looked({ looks }: Pick<PlayerData, 'looks'>) {
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-type PlayerLine = PlayerData['lines'][number];
-
-function Line({ one, playerId }: { one: PlayerLine; playerId: number }) {
-  const { line, record, target, days, openTries } = one;
-  return (
-    <li>
-      <div className="tight">
-        <p>
-          <strong>{line.drillName}</strong>{' '}
-          <span className="quiet">
-            {sideWords(line.side)}, {lineWords(line)}
-          </span>
-        </p>
-        <LineChart
-          days={days}
-          side={line.side}
-          better={line.better}
-          step={line.step}
-          target={target?.value}
-          label={`${line.drillName}, ${sideWords(line.side)}`}
-        />
-      </div>
-      <div className="tight">
-        {record && (
-          <p>
-            <span className="num">{mark(record.value, line.step)}</span> record, {shortDay(record.on)}
-          </p>
-        )}
-        <p className="quiet">
-          {days.length} {days.length === 1 ? 'session' : 'sessions'}
-          {line.better === 'lower' ? ', lower is better' : ''}
-        </p>
-        {openTries > 0 && <p className="warn">{openTries === 1 ? 'One try was seen otherwise.' : `${openTries} tries were seen otherwise.`}</p>}
-        <Link to={`/player/${playerId}/line/${line.key}`} aria-label={`Every try: ${line.drillName}, ${sideWords(line.side)} ${line.window}`}>
-          How do you know?
-        </Link>
-      </div>
-    </li>
-  );
-}
-
-function NextTargets({ lines }: { lines: PlayerLine[] }) {
-  const due = lines.filter((one) => one.target !== null);
-  return (
-    <section className="tight">
-      <h2>Next numbers to beat</h2>
-      {due.length === 0 && <p>Set a first number, and the next one stands here.</p>}
-      <ul className="rows">
-        {due.map(({ line, target }) => (
-          <li key={line.key} className="spread">
-            <span>
-              {line.drillName}, {sideWords(line.side)}
-              <br />
-              <span className="quiet">
-                {line.window} · {target?.because}
-                {target?.chance != null && `, about ${Math.round(target.chance * 10)} times in 10`}
-                {target?.harder && <> · {target.harder}</>}
-              </span>
-            </span>
-            <span className="num" style={{ fontSize: '1.7rem' }}>
-              {target && mark(target.value, line.step)}
-            </span>
-          </li>
-        ))}
-      </ul>
-      <p className="quiet">
-        {[...new Set(lines.map((one) => familyWords(one.line.family)))].join(', ') || 'No family'} measured so far. <Link to="/squad">The whole squad</Link>
-      </p>
     </section>
   );
 }

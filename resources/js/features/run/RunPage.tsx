@@ -75,7 +75,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   const wording = useFootWording();
   const signals = useSignals();
   useWakeLock();
-  useCues(cuesAhead(pack.segments, reading, runMs, wording), runMs, signals[0]);
+  // Who follows hears the conductor's cues at the pitch; two phones a second apart would only confuse.
+  useCues(isFollowing ? [] : cuesAhead(pack.segments, reading, runMs, wording), runMs, signals[0]);
   const segment = pack.segments[reading.index];
   const number = pack.blocks.findIndex((block) => block.id === segment?.blockId) + 1;
   return (

@@ -1,17 +1,26 @@
-import { Button } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
+import '../../app/theme/season.css';
 import { squadQueries } from '../../shared/api/queries';
 import type { Player, SquadBoard } from '../../shared/api/schemas';
-import { lineWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { Button } from '../../shared/ui/Button';
+import { SeasonChoice } from '../../shared/ui/SeasonChoice';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { useIsNarrow } from '../../shared/ui/useIsNarrow';
+import { Board } from './Board';
+import { BoardByDrill } from './BoardByDrill';
+import { Noticed } from './Noticed';
 import { PlayerDialog } from './PlayerDialog';
+import { boardOrders, inOrder, type BoardOrder } from './boardOrder';
 
+/** Everybody on every record line, each against their own past. */
 export function SquadPage() {
   const { squadId, squad } = useSquadId();
-  const board = useQuery(squadQueries.board(squadId));
+  const [asked, setAsked] = useSearchParams();
+  const endedId = asked.get('season') === null ? undefined : Number(asked.get('season'));
+  const board = useQuery(squadQueries.board(squadId, endedId));
   const [edited, setEdited] = useState<Player | 'new' | undefined>(undefined);
   if (board.isPending) return <Loading what="the squad" />;
   if (board.isError)
@@ -26,122 +35,88 @@ export function SquadPage() {
       <div className="head">
         <h1>{board.data.name}</h1>
         <p className="quiet">
-          {board.data.players.length} players, {board.data.ageGroup}. Own record, and the last number beneath; nobody is compared with anybody else.
+          {board.data.players.length} players, {board.data.ageGroup}. The last number, against each player&rsquo;s own past.
         </p>
-        {mayPlan && (
-          <div className="acts">
-            <Button onClick={() => setEdited('new')}>Add a player</Button>
-          </div>
-        )}
+        <div className="acts">
+          <SeasonChoice
+            ended={board.data.endedSeasons}
+            endedId={endedId}
+            onChoose={(id) => setAsked(id === undefined ? {} : { season: String(id) }, { replace: true })}
+          />
+          {mayPlan && (
+            <>
+              <Link className="button" to="/squad/paper">
+                Type in from paper
+              </Link>
+              <Button onClick={() => setEdited('new')}>Add a player</Button>
+            </>
+          )}
+        </div>
       </div>
       {board.data.players.length === 0 ? (
         <div className="page">
           <p>No players yet. A first name is enough; a bib number will do until you know it.</p>
         </div>
       ) : (
-        <Board board={board.data} onEdit={mayPlan ? setEdited : undefined} />
+        <Filled board={board.data} onEdit={mayPlan ? setEdited : undefined} />
       )}
       {edited && <PlayerDialog player={edited === 'new' ? undefined : edited} onClose={() => setEdited(undefined)} />}
     </>
   );
 }
 
-interface LineGroup {
-  name: string;
-  unit: string;
-  window: string;
-  lines: SquadBoard['lines'];
+interface FilledProps {
+  board: SquadBoard;
+  onEdit: ((player: Player) => void) | undefined;
 }
 
-/** Lines of one task stand together, foot beside foot. */
-function grouped(lines: SquadBoard['lines']): LineGroup[] {
-  const groups: LineGroup[] = [];
-  for (const line of lines) {
-    const last = groups.at(-1);
-    if (last?.name === line.drillName && last.window === line.window) last.lines.push(line);
-    else groups.push({ name: line.drillName, unit: line.unit, window: line.window, lines: [line] });
-  }
-  return groups;
-}
-
-function Board({ board, onEdit }: { board: SquadBoard; onEdit: ((player: Player) => void) | undefined }) {
-  const groups = grouped(board.lines);
+function Filled({ board, onEdit }: FilledProps) {
+  const isNarrow = useIsNarrow();
+  const [order, setOrder] = useState<BoardOrder>('name');
+  const players = inOrder(board, order);
   return (
-    <div className="page scroll" style={{ paddingTop: 0 }} tabIndex={0} role="region" aria-label="Squad board, scrolls sideways">
-      <table className="board">
-        <thead>
-          <tr>
-            <th scope="col" rowSpan={2}>
-              Player
-            </th>
-            <th scope="col" rowSpan={2}>
-              Strong foot
-            </th>
-            {groups.map((group) => (
-              <th key={group.lines[0]?.key} scope="colgroup" colSpan={group.lines.length} className="group">
-                <strong>{group.name}</strong>
-                <br />
-                {lineWords(group)}
-              </th>
-            ))}
-            {onEdit && (
-              <th scope="col" rowSpan={2}>
-                <span className="sr">Change</span>
-              </th>
-            )}
-          </tr>
-          <tr>
-            {groups.flatMap((group) =>
-              group.lines.map((line, i) => (
-                <th key={line.key} scope="col" className={i === 0 ? 'group' : undefined}>
-                  {sideWords(line.side).replace(' foot', '')}
-                </th>
-              )),
-            )}
-          </tr>
-        </thead>
-        <tbody>
-          {board.players.map((player) => (
-            <tr key={player.id}>
-              <th scope="row">
-                <Link to={`/player/${player.id}`}>{player.name}</Link> <span className="quiet">{player.bib}</span>
-              </th>
-              <td>{player.strongFoot === 'both' ? 'both' : sideWords(player.strongFoot).replace(' foot', '')}</td>
-              {groups.flatMap((group) =>
-                group.lines.map((line, i) => {
-                  const standing = board.standings[player.id]?.[line.key];
-                  const last = standing?.days.at(-1);
-                  return (
-                    <td key={line.key} className={i === 0 ? 'group' : undefined}>
-                      {standing?.record ? (
-                        <>
-                          <span className="num">{mark(standing.record.value, line.step)}</span>
-                          <br />
-                          <span className="quiet" title={last ? `last on ${shortDay(last.on)}` : undefined}>
-                            {last && mark(last.best, line.step)}
-                          </span>
-                          {standing.openTries > 0 && (
-                            <Link className="warn spot" to={`/player/${player.id}/line/${line.key}`} aria-label={`${player.name}: a try was seen otherwise`} />
-                          )}
-                        </>
-                      ) : (
-                        <span className="quiet">–</span>
-                      )}
-                    </td>
-                  );
-                }),
-              )}
-              {onEdit && (
-                <td>
-                  <button type="button" className="link" onClick={() => onEdit(player)} aria-label={`Change ${player.name}`}>
-                    Change
-                  </button>
-                </td>
-              )}
-            </tr>
+    <div className="page stack" style={{ paddingTop: 0 }}>
+      <Noticed board={board} />
+      <div className="acts-line">
+        <label className="quiet" htmlFor="board-order">
+          Order
+        </label>
+        <select id="board-order" className="choice" value={order} onChange={(event) => setOrder(event.target.value as BoardOrder)}>
+          {Object.entries(boardOrders).map(([name, words]) => (
+            <option key={name} value={name}>
+              {words}
+            </option>
           ))}
-        </tbody>
-      </table>
+        </select>
+        {onEdit && <Changes players={players} onEdit={onEdit} />}
+      </div>
+      {isNarrow ? <BoardByDrill board={board} players={players} mayRank={onEdit !== undefined} /> : <Board board={board} players={players} />}
+      <p className="quiet">
+        A stroke that climbs: better lately; one that falls: worse; a level one: no clear change; none: too few days to say. A diamond: no new best for three
+        weeks or more. Grey: not met for three weeks. Underlined: a new best.
+      </p>
     </div>
+  );
+}
+
+/** Who is who can be changed; one choice, so that no row carries a button. */
+function Changes({ players, onEdit }: { players: Player[]; onEdit: (player: Player) => void }) {
+  return (
+    <select
+      aria-label="Change a player"
+      className="choice"
+      value=""
+      onChange={(event) => {
+        const player = players.find(({ id }) => id === Number(event.target.value));
+        if (player) onEdit(player);
+      }}
+    >
+      <option value="">Change a player …</option>
+      {players.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
   );
 }

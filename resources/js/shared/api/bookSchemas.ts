@@ -82,7 +82,7 @@ export const ladders = z.object({
       entryTest: z.array(z.object({ drill: z.string(), dose })).default([]),
       rungs: z.array(z.object({ drill: z.string(), name: z.string(), criterion: z.string(), harderBy: z.array(z.string()), contacts: z.array(contact) })),
       places: z.array(
-        z.object({ playerId: z.number(), rung: z.number().nullable(), advice: z.enum(['begin', 'stay', 'up', 'back', 'done']), why: z.string() }),
+        z.object({ playerId: z.number(), rung: z.number().nullable(), advice: z.enum(['begin', 'stay', 'up', 'back', 'held', 'done']), why: z.string() }),
       ),
     }),
   ),

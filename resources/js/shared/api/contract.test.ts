@@ -4,6 +4,7 @@ import { z, type ZodType } from 'zod';
 import type { components } from './openapi';
 import * as read from './schemas';
 import * as book from './bookSchemas';
+import * as season from './seasonSchemas';
 import * as staff from './staffSchemas';
 
 /** Answers of the real server, written by its feature tests, are what the front end parses. */
@@ -13,7 +14,7 @@ const samples: [string, ZodType][] = [
   ['me', read.me],
   ['today', read.today],
   ['squad', read.squadBoard],
-  ['player', read.playerPage],
+  ['player', season.playerPage],
   ['session', read.session],
   ['run-pack', read.runPack],
   ['position', read.runPosition],
@@ -67,7 +68,7 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Line']>().toExtend<z.infer<typeof read.recordLine>>();
   expectTypeOf<Described['Standing']>().toExtend<z.infer<typeof read.standing>>();
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
-  expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof read.playerPage>>();
+  expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof season.playerPage>>();
   // What names a dose is described as any, and read as one.
   type Evaluated = z.infer<typeof read.evaluation>;
   expectTypeOf<Described['Evaluation']>().toExtend<Omit<Evaluated, 'cuts' | 'blocks' | 'warnings'>>();

@@ -19,7 +19,10 @@ export const keys = {
 
   squad: (squadId: number) => ['squad', squadId] as const,
   today: (squadId: number) => ['squad', squadId, 'today'] as const,
-  board: (squadId: number) => ['squad', squadId, 'board'] as const,
+  board: (squadId: number, endedId?: number) => ['squad', squadId, 'board', endedId ?? 'now'] as const,
+  season: (squadId: number, endedId: number | undefined) => ['squad', squadId, 'season', endedId ?? 'now'] as const,
+  whatIf: (squadId: number, what: object) => ['squad', squadId, 'what-if', what] as const,
+  paper: (squadId: number) => ['squad', squadId, 'paper'] as const,
   ladders: (squadId: number) => ['squad', squadId, 'ladders'] as const,
   drills: (squadId: number) => ['squad', squadId, 'drills'] as const,
   drill: (squadId: number, slug: string) => ['squad', squadId, 'drills', 'one', slug] as const,
@@ -32,6 +35,7 @@ export const keys = {
 
   players: ['player'] as const,
   player: (playerId: number) => ['player', playerId] as const,
+  playerSeason: (playerId: number, endedId: number | undefined) => ['player', playerId, 'season', endedId ?? 'now'] as const,
   note: (playerId: number) => ['player', playerId, 'note'] as const,
   line: (playerId: number, lineKey: string) => ['player', playerId, 'line', lineKey] as const,
 

@@ -39,6 +39,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/players/{player}/advice/{slug}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What the coach says to the advice of one ladder, with the reason as it was read: yes moves the player, no is remembered. */
+        put: operations["putPlayersPlayerAdviceSlug"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/attendance": {
         parameters: {
             query?: never;
@@ -580,7 +597,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One player: marks by line, records, next targets. */
+        /** One player's season: what to say first, and all that stands behind it. The one that goes on, or one that has ended. */
         get: operations["getPlayersPlayer"];
         /** Changes name, bib, foot or year. */
         put: operations["putPlayersPlayer"];
@@ -858,7 +875,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Everyone, and how each stands on each record line against their own past. */
+        /** Everyone, and how each stands on each record line against their own past. The season that goes on, or one that has ended. */
         get: operations["getSquadsSquad"];
         put?: never;
         post?: never;
@@ -1011,6 +1028,11 @@ export interface components {
             plannedSeconds: number;
             actualSeconds: number;
             blocks: components["schemas"]["BlockActual"][];
+        };
+        AdviceAnswer: {
+            /** @enum {string} */
+            answer: "yes" | "no";
+            why: string;
         };
         DrillChoice: {
             value: string;
@@ -1366,6 +1388,38 @@ export interface components {
         };
         SquadMade: {
             id: number;
+        };
+        BoardCell: {
+            /** Format: date */
+            on: string;
+            best: number;
+            record: components["schemas"]["LineRecord"] | null;
+            trend: string;
+            words: string;
+            isStale: boolean;
+            isStuck: boolean;
+            isFresh: boolean;
+            openTries: number;
+        };
+        BoardPlayer: components["schemas"]["Player"] & {
+            came: number;
+            of: number;
+        };
+        SquadBoard: {
+            id: number;
+            name: string;
+            ageGroup: string;
+            /** Format: date */
+            today: string;
+            endedSeasons: components["schemas"]["EndedSeason"][];
+            season: components["schemas"]["SeasonDays"];
+            players: components["schemas"]["BoardPlayer"][];
+            lines: components["schemas"]["Line"][];
+            cells: {
+                [key: string]: {
+                    [key: string]: components["schemas"]["BoardCell"];
+                };
+            };
         };
         Ownership: {
             version: number;
@@ -1791,7 +1845,7 @@ export interface components {
             playerId: number;
             rung: number | null;
             /** @enum {string} */
-            advice: "begin" | "stay" | "up" | "back" | "done";
+            advice: "begin" | "stay" | "up" | "back" | "held" | "done";
             why: string;
         };
         RungTried: {
@@ -1865,31 +1919,6 @@ export interface components {
             record: components["schemas"]["LineRecord"] | null;
             target: components["schemas"]["Target"] | null;
             openTries: number;
-        };
-        PlayerLine: components["schemas"]["Standing"] & {
-            line: components["schemas"]["Line"];
-        };
-        PlayerPage: components["schemas"]["Player"] & {
-            squadId: number;
-            squadName: string;
-            lines: components["schemas"]["PlayerLine"][];
-            reminders: components["schemas"]["Reminder"][];
-            isWatched: boolean;
-            looks: components["schemas"]["LookCount"][];
-        };
-        SquadBoard: {
-            id: number;
-            name: string;
-            ageGroup: string;
-            /** Format: date */
-            today: string;
-            players: components["schemas"]["Player"][];
-            lines: components["schemas"]["Line"][];
-            standings: {
-                [key: string]: {
-                    [key: string]: components["schemas"]["Standing"];
-                };
-            };
         };
         TouchesSeen: {
             short: number;
@@ -2085,6 +2114,139 @@ export interface components {
             /** @enum {string} */
             strongFoot: "R" | "L" | "both";
             birthYear: number | null;
+        };
+        Evidence: {
+            formula: string;
+            inputs: string[];
+            count: number;
+            source: string;
+        };
+        News: {
+            /** @enum {string} */
+            kind: "changed" | "stuck" | "next";
+            about: string;
+            says: string;
+            lineKey: string | null;
+            evidence: components["schemas"]["Evidence"];
+        };
+        LineVerdict: {
+            /** @enum {string} */
+            trend: "too-few" | "no-clear-change" | "better" | "clearly-better" | "worse" | "clearly-worse";
+            words: string;
+            evidence: components["schemas"]["Evidence"];
+        };
+        LineSlope: {
+            aWeek: number;
+            low: number | null;
+            high: number | null;
+            days: number;
+            start: number;
+            end: number;
+        };
+        LineDropOff: {
+            percent: number;
+            isHabit: boolean;
+            evidence: components["schemas"]["Evidence"];
+        };
+        PlayerLine: components["schemas"]["Standing"] & {
+            line: components["schemas"]["Line"];
+            verdict: components["schemas"]["LineVerdict"];
+            slope: components["schemas"]["LineSlope"] | null;
+            typicalError: number | null;
+            isStale: boolean;
+            dropOff: components["schemas"]["LineDropOff"] | null;
+        };
+        FootDay: {
+            /** Format: date */
+            on: string;
+            ratio: number;
+        };
+        FootLine: {
+            about: string;
+            days: components["schemas"]["FootDay"][];
+            isAhead: boolean;
+            evidence: components["schemas"]["Evidence"];
+        };
+        PlayerLadder: {
+            slug: string;
+            ladder: string;
+            drill: string;
+            name: string;
+            rung: number | null;
+            rungs: number;
+            /** @enum {string} */
+            advice: "begin" | "stay" | "up" | "back" | "held" | "done";
+            why: string;
+            harderBy: string[];
+        };
+        FootTouches: {
+            left: number;
+            right: number;
+            unknown: number;
+            other: number;
+            total: number;
+            rightPercent: number | null;
+        };
+        SurfaceTouches: {
+            /** @enum {string} */
+            foot: "L" | "R" | "?" | "-";
+            surface: string;
+            touches: number;
+        };
+        PurposeTouches: {
+            purpose: string;
+            touches: number;
+        };
+        WeekTouches: {
+            week: number;
+            /** Format: date */
+            from: string;
+            touches: components["schemas"]["FootTouches"];
+        };
+        TouchLedger: {
+            all: components["schemas"]["FootTouches"];
+            counted: components["schemas"]["FootTouches"];
+            estimated: components["schemas"]["FootTouches"];
+            ballMinutes: number;
+            surfaces: components["schemas"]["SurfaceTouches"][];
+            purposes: components["schemas"]["PurposeTouches"][];
+            weeks: components["schemas"]["WeekTouches"][];
+            evidence: components["schemas"]["Evidence"];
+        };
+        SeasonDays: {
+            id: number | null;
+            name: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            until: string;
+        };
+        EndedSeason: {
+            id: number;
+            name: string;
+            /** Format: date */
+            startsOn: string;
+            /** Format: date */
+            endsOn: string;
+        };
+        Attended: {
+            came: number;
+            of: number;
+        };
+        PlayerPage: components["schemas"]["Player"] & {
+            squadId: number;
+            squadName: string;
+            season: components["schemas"]["SeasonDays"];
+            endedSeasons: components["schemas"]["EndedSeason"][];
+            attendance: components["schemas"]["Attended"];
+            story: components["schemas"]["News"][];
+            lines: components["schemas"]["PlayerLine"][];
+            feet: components["schemas"]["FootLine"][];
+            ladders: components["schemas"]["PlayerLadder"][];
+            touches: components["schemas"]["TouchLedger"];
+            reminders: components["schemas"]["Reminder"][];
+            isWatched: boolean;
+            looks: components["schemas"]["LookCount"][];
         };
         Reason: {
             term: string;
@@ -2489,6 +2651,40 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionActual"];
                 };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPlayersPlayerAdviceSlug: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdviceAnswer"];
+            };
+        };
+        responses: {
+            /** @description What the coach says to the advice of one ladder, with the reason as it was read: yes moves the player, no is remembered. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What went wrong, in one sentence. */
             default: {
@@ -3767,7 +3963,9 @@ export interface operations {
     };
     getPlayersPlayer: {
         parameters: {
-            query?: never;
+            query?: {
+                season?: number;
+            };
             header?: never;
             path: {
                 player: number;
@@ -3776,7 +3974,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description One player: marks by line, records, next targets. */
+            /** @description One player's season: what to say first, and all that stands behind it. The one that goes on, or one that has ended. */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -4476,7 +4674,9 @@ export interface operations {
     };
     getSquadsSquad: {
         parameters: {
-            query?: never;
+            query?: {
+                season?: number;
+            };
             header?: never;
             path: {
                 squad: number;
@@ -4485,7 +4685,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Everyone, and how each stands on each record line against their own past. */
+            /** @description Everyone, and how each stands on each record line against their own past. The season that goes on, or one that has ended. */
             200: {
                 headers: {
                     [name: string]: unknown;

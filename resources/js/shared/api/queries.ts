@@ -12,7 +12,6 @@ import {
   markResults,
   me,
   player,
-  playerPage,
   recap,
   runPack,
   runPosition,
@@ -32,7 +31,12 @@ export const meQuery = queryOptions({ queryKey: keys.me, queryFn: ({ signal }) =
 
 export const squadQueries = {
   today: (squadId: number) => queryOptions({ queryKey: keys.today(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}/today`, today, signal) }),
-  board: (squadId: number) => queryOptions({ queryKey: keys.board(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}`, squadBoard, signal) }),
+  /** The season that goes on, unless one that has ended is asked for. */
+  board: (squadId: number, endedId?: number) =>
+    queryOptions({
+      queryKey: keys.board(squadId, endedId),
+      queryFn: ({ signal }) => getJson(`/squads/${squadId}${endedId === undefined ? '' : `?season=${endedId}`}`, squadBoard, signal),
+    }),
   drills: (squadId: number) =>
     queryOptions({
       queryKey: keys.drills(squadId),
@@ -40,8 +44,6 @@ export const squadQueries = {
       staleTime: 600_000,
     }),
 };
-export const playerQuery = (playerId: number) =>
-  queryOptions({ queryKey: keys.player(playerId), queryFn: ({ signal }) => getJson(`/players/${playerId}`, playerPage, signal) });
 export const sessionQuery = (sessionId: number) =>
   queryOptions({ queryKey: keys.session(sessionId), queryFn: ({ signal }) => getJson(`/sessions/${sessionId}`, session, signal) });
 export const actualQuery = (sessionId: number) =>

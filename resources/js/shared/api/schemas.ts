@@ -304,7 +304,7 @@ export const evaluation = z.object({
   players: z.array(playerShare),
 });
 
-const reminder = z.object({
+export const reminder = z.object({
   words: z.string(),
   times: z.number(),
   since: z.string(),
@@ -354,34 +354,29 @@ export const standing = z.object({
 });
 const standings = z.record(z.string(), z.record(z.string(), standing));
 
+const boardCell = z.object({
+  on: z.string(),
+  best: z.number(),
+  record: z.object({ on: z.string(), value: z.number() }).nullable(),
+  trend: z.string(),
+  words: z.string(),
+  isStale: z.boolean(),
+  isStuck: z.boolean(),
+  /** The record was set on the last day. */
+  isFresh: z.boolean(),
+  openTries: z.number(),
+});
 export const squadBoard = z.object({
   id: z.number(),
   name: z.string(),
   ageGroup: z.string(),
   today: z.string(),
-  players: z.array(player),
+  season: z.object({ id: z.number().nullable(), name: z.string(), from: z.string(), until: z.string() }),
+  endedSeasons: z.array(z.object({ id: z.number(), name: z.string(), startsOn: z.string(), endsOn: z.string() })),
+  players: z.array(player.extend({ came: z.number(), of: z.number() })),
   lines: z.array(recordLine),
-  standings,
-});
-export const playerPage = player.extend({
-  squadId: z.number(),
-  squadName: z.string(),
-  lines: z.array(standing.extend({ line: recordLine })),
-  /** Open ones first. */
-  reminders: z.array(reminder).default([]),
-  isWatched: z.boolean().default(false),
-  /** Balls that were judged one by one, by day and drill. */
-  looks: z
-    .array(
-      z.object({
-        drillSlug: z.string(),
-        drillName: z.string(),
-        on: z.string(),
-        touches: z.object({ short: z.number(), right: z.number(), away: z.number(), far: z.number(), near: z.number() }),
-        passes: z.object({ looked: z.number(), accurate: z.number(), pace: z.number(), clean: z.number(), all: z.number() }),
-      }),
-    )
-    .default([]),
+  /** Player → line → the latest against their own past. */
+  cells: z.record(z.string(), z.record(z.string(), boardCell)),
 });
 
 /** A number somebody owes; no two of a session are the same. */
@@ -541,6 +536,6 @@ export type Today = z.infer<typeof today>;
 export type RecordLine = z.infer<typeof recordLine>;
 export type Standing = z.infer<typeof standing>;
 export type SquadBoard = z.infer<typeof squadBoard>;
-export type PlayerPage = z.infer<typeof playerPage>;
+export type BoardCell = z.infer<typeof boardCell>;
 export type RunPack = z.infer<typeof runPack>;
 export type RunPosition = NonNullable<z.infer<typeof runPosition>['position']>;

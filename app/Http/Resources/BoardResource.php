@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\Player;
+use App\Models\RecordLine;
+use App\Models\Squad;
+use App\OpenApi\Shape;
+use App\Queries\Board;
+use FleetSparrow\Core\Progress\LineStory;
+
+/** Players by record lines, each cell the latest number against the player's own past. */
+#[Shape('BoardCell', [
+    'on' => 'date', 'best' => 'number', 'record' => 'LineRecord?', 'trend' => 'string', 'words' => 'string', 'isStale' => 'bool',
+    'isStuck' => 'bool', 'isFresh' => 'bool', 'openTries' => 'int',
+])]
+#[Shape('BoardPlayer', ['came' => 'int', 'of' => 'int'], extends: 'Player')]
+#[Shape('SquadBoard', [
+    'id' => 'int', 'name' => 'string', 'ageGroup' => 'string', 'today' => 'date', 'endedSeasons' => 'EndedSeason[]',
+    'season' => 'SeasonDays', 'players' => 'BoardPlayer[]', 'lines' => 'Line[]', 'cells' => 'BoardCell{}{}',
+])]
+final class BoardResource
+{
+    /** @return array<string, mixed> */
+    public static function of(Board $board, Squad $squad): array
+    {
+        $lines = array_map(
+            fn (RecordLine $line): array => LineResource::line($line, $squad->length_unit),
+            array_values($board->lines),
+        );
+        $place = fn (array $line): array => [$line['drillName'], $line['window'], $line['side']];
+        usort($lines, fn (array $a, array $b): int => $place($a) <=> $place($b));
+
+        return [
+            'season' => PlayerSeasonResource::season($board->span),
+            'players' => $squad->players->map(fn (Player $player): array => PlayerResource::of($player)
+                + ($board->attendance[$player->id] ?? ['came' => 0, 'of' => 0]))->all(),
+            'lines' => $lines,
+            'cells' => (object) array_map(
+                fn (array $own): object => (object) array_filter(
+                    array_map(fn (LineStory $story): ?array => self::cell($story, $board), $own),
+                    fn (?array $cell): bool => $cell !== null,
+                ),
+                $board->stories,
+            ),
+        ];
+    }
+
+    /** @return array<string, mixed>|null null where nothing valid stands yet */
+    private static function cell(LineStory $story, Board $board): ?array
+    {
+        [$last, $record] = [$story->line->lastDay(), $story->line->recordDay()];
+
+        return $last === null ? null : [
+            'on' => $last->on->iso(),
+            'best' => $last->best,
+            'record' => $record === null ? null : ['on' => $record->on->iso(), 'value' => $record->best],
+            'trend' => $story->verdict->trend->value,
+            'words' => $story->verdict->trend->words(),
+            'isStale' => $story->isStale($board->span->until),
+            'isStuck' => $story->isStandingStill(),
+            'isFresh' => $story->isFresh(),
+            'openTries' => array_sum($story->line->openTries),
+        ];
+    }
+}

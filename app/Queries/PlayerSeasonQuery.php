@@ -1,0 +1,259 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Mark;
+use App\Models\Player;
+use App\Models\RecordLine;
+use App\Planning\SeasonSpan;
+use App\Planning\SquadAims;
+use App\Tenancy\ClubDay;
+use FleetSparrow\Core\Progress\FootRatio;
+use FleetSparrow\Core\Progress\FootStory;
+use FleetSparrow\Core\Progress\LineStory;
+use FleetSparrow\Core\Progress\News;
+use FleetSparrow\Core\Progress\NewsKind;
+use FleetSparrow\Core\Progress\PlayerStory;
+use FleetSparrow\Core\Record\LineReading;
+use FleetSparrow\Core\Record\Mark as CoreMark;
+use FleetSparrow\Core\Record\Target;
+use FleetSparrow\Core\Record\TryReading;
+use FleetSparrow\Core\Season\LedgerEntry;
+use FleetSparrow\Core\Season\TouchLedger;
+use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\Evidence;
+use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Touch\Tally;
+use Illuminate\Support\Facades\DB;
+
+/** Reads one player's season: a fixed number of queries, whatever there is of it. */
+final class PlayerSeasonQuery
+{
+    /** Sets of so many days tell of fade inside a session. */
+    private const LATELY_DAYS = 60;
+
+    public function __construct(
+        private readonly RecordQuery $records,
+        private readonly SquadAims $aims,
+        private readonly LadderQuery $ladders,
+    ) {
+    }
+
+    public function of(Player $player, SeasonSpan $span, ClubDay $day): PlayerSeason
+    {
+        $readings = $this->records->readings([$player->id], span: $span)[$player->id] ?? [];
+        $recordLines = array_intersect_key($this->records->lines(), $readings);
+        $aims = $this->aims->of($player->squad, $recordLines);
+        $squadLines = $this->records->squadLines($player->squad, $recordLines, $span);
+        $sets = $this->sets($player, $span, $recordLines);
+        $lines = [];
+        foreach ($readings as $key => $reading) {
+            $lines[$key] = LineStory::of(
+                key: $key,
+                about: self::about($recordLines[$key]),
+                line: $reading,
+                squad: $squadLines[$key],
+                sessions: $sets[$key] ?? [],
+                // What has ended has nothing next.
+                target: $span->id === null ? Target::of($reading, $aims[$key]) : null,
+            );
+        }
+        $feet = self::feet($player->strong_foot, $readings, $recordLines);
+        $ladders = $this->ladders($player);
+        $also = [
+            ...($player->strong_foot === StrongFoot::Both ? [] : (new FootStory($player->strong_foot, $feet))->news()),
+            ...($span->id === null ? self::ladderNews($ladders) : []),
+        ];
+
+        return new PlayerSeason(
+            span: $span,
+            story: PlayerStory::of(array_values($lines), $also, $span->until),
+            lines: $lines,
+            recordLines: $recordLines,
+            aims: $aims,
+            feet: $feet,
+            ladders: $ladders,
+            touches: $this->touches($player, $span),
+            attendance: $this->attendance($player, $span, $day),
+        );
+    }
+
+    private static function about(RecordLine $line): string
+    {
+        return "{$line->drill_name}, ".match ($line->side) {
+            Side::Right => 'right foot',
+            Side::Left => 'left foot',
+            Side::Both => 'both feet',
+            Side::Alternating => 'feet in turn',
+        };
+    }
+
+    /**
+     * The sets of each session lately, in the order they were done, of days with two or more.
+     *
+     * @param  array<string, RecordLine>  $lines
+     * @return array<string, list<list<float>>> line key → sessions, the oldest first
+     */
+    private function sets(Player $player, SeasonSpan $span, array $lines): array
+    {
+        $marks = Mark::query()->tap(Mark::standing(...))->toBase()->where('player_id', $player->id)
+            ->whereIn('line_key', array_keys($lines))
+            ->whereBetween('marked_on', [$span->until->plusDays(-self::LATELY_DAYS)->iso(), $span->until->iso()])
+            ->orderBy('marked_on')->orderBy('training_session_id')->orderBy('try_number')
+            ->get(['line_key', 'training_session_id', 'try_number', 'value', 'is_void', 'is_disputed']);
+        $read = [];
+        foreach ($marks as $mark) {
+            $read[(string) $mark->line_key][(int) $mark->training_session_id][(int) $mark->try_number][] = new CoreMark(
+                $span->until,
+                (float) $mark->value,
+                (bool) $mark->is_void,
+                (bool) $mark->is_disputed,
+            );
+        }
+        $sets = [];
+        foreach ($read as $key => $sessions) {
+            foreach ($sessions as $tries) {
+                $values = array_map(
+                    static fn (array $readings): ?float => TryReading::of($lines[$key]->kind, $readings)->value,
+                    array_values($tries),
+                );
+                $sets[$key][] = array_values(array_filter($values, static fn (?float $value): bool => $value !== null));
+            }
+        }
+
+        return $sets;
+    }
+
+    /**
+     * @param  array<string, LineReading>  $readings
+     * @param  array<string, RecordLine>  $lines
+     * @return array<string, FootRatio>
+     */
+    private static function feet(StrongFoot $strong, array $readings, array $lines): array
+    {
+        $twins = [];
+        foreach ($strong === StrongFoot::Both ? [] : $readings as $key => $reading) {
+            $task = json_encode(array_diff_key($lines[$key]->task, ['side' => null]), JSON_THROW_ON_ERROR);
+            $twins[$task][$lines[$key]->side->value] = $key;
+        }
+        $feet = [];
+        [$first, $second] = $strong === StrongFoot::Left ? ['L', 'R'] : ['R', 'L'];
+        foreach ($twins as $sides) {
+            if (isset($sides[$first], $sides[$second])) {
+                $ratio = FootRatio::of($readings[$sides[$first]], $readings[$sides[$second]]);
+                $name = $lines[$sides[$first]]->drill_name;
+                $feet = $ratio === null ? $feet : $feet + [isset($feet[$name]) ? "{$name}, ".count($feet) : $name => $ratio];
+            }
+        }
+
+        return $feet;
+    }
+
+    /**
+     * @return list<array{ladder: string, slug: string, drill: string, name: string, rung: int|null, rungs: int,
+     *     place: \FleetSparrow\Core\Progress\LadderPlace, harderBy: list<string>}>
+     */
+    private function ladders(Player $player): array
+    {
+        $ladders = [];
+        foreach ($this->ladders->ladders($player->squad, [$player->id]) as ['ladder' => $ladder, 'drills' => $drills, 'places' => $places]) {
+            $place = $places[$player->id];
+            if ($place->advice === 'begin') {
+                continue;
+            }
+            $rung = $ladder->rungs[$place->rung ?? count($ladder->rungs) - 1];
+            $harder = $place->advice === 'back' && $place->rung !== null ? $ladder->rungs[$place->rung + 1] ?? $rung : $rung;
+            $ladders[] = [
+                'ladder' => $ladder->name,
+                'slug' => $ladder->slug,
+                'drill' => $rung->drill,
+                'name' => $drills[$rung->drill]->name,
+                'rung' => $place->rung,
+                'rungs' => count($ladder->rungs),
+                'place' => $place,
+                'harderBy' => array_map(
+                    static fn ($axis): string => $place->advice === 'back' ? $axis->easierWords() : $axis->words(),
+                    $harder->harderBy,
+                ),
+            ];
+        }
+
+        return $ladders;
+    }
+
+    /**
+     * @param  list<array{ladder: string, name: string, place: \FleetSparrow\Core\Progress\LadderPlace, harderBy: list<string>}>  $ladders
+     * @return list<News>
+     */
+    private static function ladderNews(array $ladders): array
+    {
+        $news = [];
+        foreach ($ladders as ['ladder' => $ladder, 'name' => $name, 'place' => $place, 'harderBy' => $harderBy]) {
+            if (! $place->isAsking()) {
+                continue;
+            }
+            $ways = $harderBy === [] ? '' : ' ('.implode(', ', $harderBy).')';
+            $news[] = new News(
+                kind: $place->advice === 'up' ? NewsKind::Next : NewsKind::Stuck,
+                about: $ladder,
+                says: $place->advice === 'up' ? "Move on to {$name}{$ways}." : "Ease to {$name}{$ways}.",
+                evidence: new Evidence(
+                    'A rung is passed when every side meets its number in 2 of its last 3 sessions, and most passes looked at were accurate, '
+                        .'at the right pace and clean; one steps back after two sessions under half of it.',
+                    [$place->why],
+                    1,
+                    'Common practice, no source; the numbers are this tool\'s own.',
+                ),
+                weight: 20.0,
+                like: $place->advice,
+            );
+        }
+
+        return $news;
+    }
+
+    private function touches(Player $player, SeasonSpan $span): TouchLedger
+    {
+        $rows = DB::table('ledger_entries')
+            ->join('training_sessions', 'training_sessions.id', '=', 'ledger_entries.training_session_id')
+            ->where('ledger_entries.player_id', $player->id)
+            ->where('training_sessions.is_only_tried', false)
+            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()])
+            ->orderBy('on_day')
+            ->get(['on_day', 'drill_slug', 'family', 'ball_seconds', 'tallies']);
+
+        return TouchLedger::of(array_values($rows->map(static function (object $row): LedgerEntry {
+            /** @var array{estimated: array<string, float>, counted: array<string, float>} $tallies */
+            $tallies = json_decode((string) $row->tallies, true, 4, JSON_THROW_ON_ERROR);
+
+            return new LedgerEntry(
+                CalendarDate::fromIso((string) $row->on_day),
+                (string) $row->drill_slug,
+                (string) $row->family,
+                (float) $row->ball_seconds,
+                Tally::ofContacts(array_map(floatval(...), $tallies['estimated'])),
+                Tally::ofContacts(array_map(floatval(...), $tallies['counted'])),
+            );
+        })->all()));
+    }
+
+    /** @return array{came: int, of: int} */
+    private function attendance(Player $player, SeasonSpan $span, ClubDay $day): array
+    {
+        $row = DB::table('attendances')
+            ->join('training_sessions', 'training_sessions.id', '=', 'attendances.training_session_id')
+            ->where('attendances.player_id', $player->id)
+            ->whereNotNull('training_sessions.run_finished_at_utc')
+            ->where('training_sessions.is_only_tried', false)
+            ->whereBetween('training_sessions.starts_at_utc', [
+                $day->instant("{$span->from->iso()}T00:00"),
+                $day->instant("{$span->until->plusDays(1)->iso()}T00:00"),
+            ])
+            ->selectRaw('count(*) as sessions, sum(coming) as came')->first();
+
+        return ['came' => (int) ($row->came ?? 0), 'of' => (int) ($row->sessions ?? 0)];
+    }
+}

@@ -1,0 +1,91 @@
+import { z } from './zod';
+import { player, recordLine, reminder, standing } from './schemas';
+
+/** How a figure is known. */
+export const evidence = z.object({ formula: z.string(), inputs: z.array(z.string()), count: z.number(), source: z.string() });
+
+export const feetTouches = z.object({ left: z.number(), right: z.number(), unknown: z.number(), other: z.number(), total: z.number(), rightPercent: z.number().nullable() });
+export const seasonDays = z.object({ id: z.number().nullable(), name: z.string(), from: z.string(), until: z.string() });
+export const endedSeason = z.object({ id: z.number(), name: z.string(), startsOn: z.string(), endsOn: z.string() });
+const trend = z.enum(['too-few', 'no-clear-change', 'better', 'clearly-better', 'worse', 'clearly-worse']);
+
+const news = z.object({
+  kind: z.enum(['changed', 'stuck', 'next']),
+  about: z.string(),
+  says: z.string(),
+  lineKey: z.string().nullable(),
+  evidence,
+});
+const playerLine = standing.extend({
+  line: recordLine,
+  verdict: z.object({ trend, words: z.string(), evidence }),
+  /** By the middle of each day; an interval from five days on. */
+  slope: z.object({ aWeek: z.number(), low: z.number().nullable(), high: z.number().nullable(), days: z.number(), start: z.number(), end: z.number() }).nullable(),
+  /** Of the squad: how far a day's number strays though nothing has changed. */
+  typicalError: z.number().nullable(),
+  isStale: z.boolean(),
+  dropOff: z.object({ percent: z.number(), isHabit: z.boolean(), evidence }).nullable(),
+});
+const footLine = z.object({
+  about: z.string(),
+  days: z.array(z.object({ on: z.string(), ratio: z.number() })),
+  isAhead: z.boolean(),
+  evidence,
+});
+const playerLadder = z.object({
+  slug: z.string(),
+  ladder: z.string(),
+  drill: z.string(),
+  name: z.string(),
+  rung: z.number().nullable(),
+  rungs: z.number(),
+  advice: z.enum(['begin', 'stay', 'up', 'back', 'held', 'done']),
+  why: z.string(),
+  harderBy: z.array(z.string()),
+});
+export const touchLedger = z.object({
+  all: feetTouches,
+  counted: feetTouches,
+  estimated: feetTouches,
+  ballMinutes: z.number(),
+  surfaces: z.array(z.object({ foot: z.enum(['L', 'R', '?', '-']), surface: z.string(), touches: z.number() })),
+  purposes: z.array(z.object({ purpose: z.string(), touches: z.number() })),
+  weeks: z.array(z.object({ week: z.number(), from: z.string(), touches: feetTouches })),
+  evidence,
+});
+
+export const playerPage = player.extend({
+  squadId: z.number(),
+  squadName: z.string(),
+  season: seasonDays,
+  endedSeasons: z.array(endedSeason),
+  attendance: z.object({ came: z.number(), of: z.number() }),
+  /** What changed, what is stuck, what is next; the heaviest of each first. */
+  story: z.array(news),
+  lines: z.array(playerLine),
+  feet: z.array(footLine),
+  ladders: z.array(playerLadder),
+  touches: touchLedger,
+  /** Open ones first. */
+  reminders: z.array(reminder),
+  isWatched: z.boolean(),
+  /** Balls that were judged one by one, by day and drill. */
+  looks: z
+    .array(
+      z.object({
+        drillSlug: z.string(),
+        drillName: z.string(),
+        on: z.string(),
+        touches: z.object({ short: z.number(), right: z.number(), away: z.number(), far: z.number(), near: z.number() }),
+        passes: z.object({ looked: z.number(), accurate: z.number(), pace: z.number(), clean: z.number(), all: z.number() }),
+      }),
+    ),
+});
+
+export type Evidence = z.infer<typeof evidence>;
+export type FeetTouches = z.infer<typeof feetTouches>;
+export type TouchLedger = z.infer<typeof touchLedger>;
+export type PlayerPage = z.infer<typeof playerPage>;
+export type PlayerLine = PlayerPage['lines'][number];
+export type PlayerLadder = PlayerPage['ladders'][number];
+export type News = PlayerPage['story'][number];
