@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Models\Club;
 use App\Models\Squad;
+use App\Planning\SeasonSpan;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Builder\Needs;
 use FleetSparrow\Core\Builder\Noted;
@@ -59,7 +60,7 @@ final class NeedsQuery
         }
 
         $next = $this->nextRungs($squad, $playerIds);
-        ['stuck' => $stuck, 'behind' => $behind] = $this->standing($squad, $playerIds);
+        ['stuck' => $stuck, 'behind' => $behind] = $this->standing($squad, $playerIds, SeasonSpan::current($squad, $day));
 
         return new Needs(
             familyDaysAgo: $families,
@@ -84,9 +85,9 @@ final class NeedsQuery
      * @param  list<int>  $playerIds
      * @return array{stuck: array<string, list<Noted>>, behind: array<string, list<Noted>>} by drill, the longest first, the furthest first
      */
-    private function standing(Squad $squad, array $playerIds): array
+    private function standing(Squad $squad, array $playerIds, SeasonSpan $span): array
     {
-        $readings = $this->records->readings($playerIds);
+        $readings = $this->records->readings($playerIds, span: $span);
         $lines = $this->records->lines();
         [$stuck, $behind] = [[], []];
         foreach ($squad->players->whereIn('id', $playerIds) as $player) {

@@ -101,6 +101,14 @@ final class SquadBasisQuery
         return $slugs;
     }
 
+    /** @return array{set-up: Calibration, explain: Calibration, change: Calibration} how a coach's own times run against the planned ones */
+    public function calibrations(?int $coachId): array
+    {
+        ['set-up' => $setUp, 'explain' => $explain, 'change' => $change] = $this->times($coachId);
+
+        return ['set-up' => Calibration::of($setUp), 'explain' => Calibration::of($explain), 'change' => Calibration::of($change)];
+    }
+
     /**
      * @return array{set-up: list<array{float, float}>, explain: list<array{float, float}>, change: list<array{float, float}>} planned and
      *     actual seconds

@@ -375,6 +375,7 @@ class DemoSeeder extends Seeder
     {
         $evaluation = $this->evaluations->ofSession($session, $day->on($session->starts_at_utc));
         $parts = [];
+        $drills = $session->blocks()->with('drillVersion')->get()->pluck('drillVersion.slug', 'block_key');
         foreach ($evaluation->blocks as $position => $block) {
             foreach ($block->segments as $segment) {
                 $stretch = match ($segment->kind) {
@@ -382,6 +383,8 @@ class DemoSeeder extends Seeder
                     SegmentKind::Explain => 1.3 + 0.1 * ($number % 4),
                     SegmentKind::Change => 1.1 + 0.05 * ($number % 2),
                     SegmentKind::Game => $number % 2 === 0 ? 0.6 : 1.0,
+                    // The receiving drill always takes longer than planned.
+                    SegmentKind::Work => $drills[$block->blockId] === 'far-foot-open' ? 1.35 : 1.0,
                     default => 1.0,
                 };
                 $planned = $segment->plainSeconds ?? $segment->seconds;
@@ -401,7 +404,6 @@ class DemoSeeder extends Seeder
         $this->closeRun->run(
             $session,
             $session->starts_at_utc->addMinutes($random->getInt(0, 4)),
-            // The receiving drill always takes longer than planned.
             $session->starts_at_utc->addMinutes($number % 2 === 0 ? 59 : 66),
             $parts,
             $coach,

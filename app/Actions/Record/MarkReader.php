@@ -221,10 +221,17 @@ final class MarkReader
     {
         $player = is_int($item['playerId'] ?? null) ? $this->players->get($item['playerId']) : null;
         $session = is_int($item['sessionId'] ?? null) ? $this->sessions->get($item['sessionId']) : null;
-        if ($player === null || $session === null || $player->squad_id !== $session->squad_id) {
+        if ($player === null || $session === null || ($player->squad_id !== $session->squad_id && ! self::came($player, $session))) {
             throw new MarkRefused('not-found', 'This player or session is not one of yours.');
         }
 
         return [$player, $session];
+    }
+
+    /** Who has moved to another squad since keeps the numbers of the sessions they came to, and those can be mended. */
+    private static function came(Player $player, TrainingSession $session): bool
+    {
+        return DB::table('attendances')->where('training_session_id', $session->id)->where('player_id', $player->id)
+            ->where('coming', true)->exists();
     }
 }

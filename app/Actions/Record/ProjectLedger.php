@@ -175,13 +175,12 @@ final class ProjectLedger
             ]);
         $readings = [];
         foreach ($marks as $mark) {
-            $readings["{$mark->training_session_id} {$mark->player_id} {$mark->slug}"][(string) $mark->side][(string) $mark->kind]
-                [(int) $mark->try_number][] = new CoreMark(
-                    CalendarDate::fromIso((string) $mark->marked_on),
-                    (float) $mark->value,
-                    (bool) $mark->is_void,
-                    (bool) $mark->is_disputed,
-                );
+            $readings["{$mark->training_session_id} {$mark->player_id} {$mark->slug}"][(string) $mark->side][(string) $mark->kind][(int) $mark->try_number][] = new CoreMark(
+                CalendarDate::fromIso((string) $mark->marked_on),
+                (float) $mark->value,
+                (bool) $mark->is_void,
+                (bool) $mark->is_disputed,
+            );
         }
 
         return array_map(static fn (array $sides): array => array_map(self::values(...), $sides), $readings);

@@ -81,6 +81,27 @@ final class KeepPlayer
         });
     }
 
+    /** To another squad: everything written down stays the player's. A bib that somebody wears there already is given back. */
+    public function move(Player $player, Squad $to, User $by): Player
+    {
+        return DB::transaction(function () use ($player, $to, $by): Player {
+            $from = $player->squad;
+            $this->history->hold([min($from->id, $to->id), max($from->id, $to->id)]);
+            $isWorn = Player::query()->where('squad_id', $to->id)->where('bib', $player->bib)->exists();
+            $player->forceFill(['squad_id' => $to->id] + ($isWorn ? ['bib' => null] : []))->save();
+            // What lies ahead there is no longer theirs.
+            DB::table('attendances')->where('player_id', $player->id)->whereIn(
+                'training_session_id',
+                $from->trainingSessions()->whereNull('run_finished_at_utc')->select('id'),
+            )->delete();
+            $this->trail->note($by, 'player.moved', $to->id, $player->id, ['squad' => [$from->name, $to->name]]);
+            $this->history->changed($from->id);
+            $this->history->changed($to->id);
+
+            return $player->unsetRelation('squad');
+        });
+    }
+
     /** The child's marks, bests and attendance go too. What stays: that somebody was erased, when and by whom. */
     public function erase(Player $player, User $by): void
     {

@@ -39,7 +39,11 @@ class SquadController extends Controller
             'ageGroup' => $squad->age_group,
             'today' => $day->today()->iso(),
             'endedSeasons' => SeasonSpan::ended($squad),
-        ] + $history->remember($squad, "board.{$span->key()}", fn (): array => BoardResource::of($boards->of($squad, $span, $day), $squad)));
+        ] + BoardResource::said($history->remember(
+            $squad,
+            "board.{$span->key()}",
+            fn (): array => BoardResource::of($boards->of($squad, $span, $day), $squad),
+        )));
     }
 
     #[Post('/club/squads', 'Adds a squad to the club.', answers: 'SquadMade', takes: 'SquadFields', status: 201)]

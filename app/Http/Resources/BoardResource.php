@@ -23,7 +23,7 @@ use FleetSparrow\Core\Progress\LineStory;
 ])]
 final class BoardResource
 {
-    /** @return array<string, mixed> */
+    /** @return array{cells: array<int, array<string, mixed>>, ...} plain, so that it can be kept */
     public static function of(Board $board, Squad $squad): array
     {
         $lines = array_map(
@@ -38,14 +38,25 @@ final class BoardResource
             'players' => $squad->players->map(fn (Player $player): array => PlayerResource::of($player)
                 + ($board->attendance[$player->id] ?? ['came' => 0, 'of' => 0]))->all(),
             'lines' => $lines,
-            'cells' => (object) array_map(
-                fn (array $own): object => (object) array_filter(
+            'cells' => array_map(
+                fn (array $own): array => array_filter(
                     array_map(fn (LineStory $story): ?array => self::cell($story, $board), $own),
                     fn (?array $cell): bool => $cell !== null,
                 ),
                 $board->stories,
             ),
         ];
+    }
+
+    /**
+     * Maps stay maps where they are empty.
+     *
+     * @param  array{cells: array<int, array<string, mixed>>, ...}  $kept
+     * @return array<array-key, mixed>
+     */
+    public static function said(array $kept): array
+    {
+        return ['cells' => (object) array_map(fn (array $own): object => (object) $own, $kept['cells'])] + $kept;
     }
 
     /** @return array<string, mixed>|null null where nothing valid stands yet */
@@ -60,7 +71,7 @@ final class BoardResource
             'trend' => $story->verdict->trend->value,
             'words' => $story->verdict->trend->words(),
             'isStale' => $story->isStale($board->span->until),
-            'isStuck' => $story->isStandingStill(),
+            'isStuck' => $story->still !== null,
             'isFresh' => $story->isFresh(),
             'openTries' => array_sum($story->line->openTries),
         ];

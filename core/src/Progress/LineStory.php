@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Progress;
 
-use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Record\Target;
@@ -56,17 +55,6 @@ final readonly class LineStory
             dropOff: DropOff::of($sessions, $line->kind->better()),
             target: $target,
         );
-    }
-
-    /** Whether the record stands and nothing says that the line climbs all the same: luck set it, and the level is on its way. */
-    public function isStandingStill(): bool
-    {
-        if ($this->still === null || in_array($this->verdict->trend, [Trend::Better, Trend::ClearlyBetter], true)) {
-            return false;
-        }
-        $slope = $this->slope();
-
-        return ! ($this->line->kind->better() === Better::Higher ? ($slope->low ?? 0.0) > 0.0 : ($slope->high ?? 0.0) < 0.0);
     }
 
     /** Which way the line goes; dear to work out, so only where it is asked for. */
@@ -173,7 +161,7 @@ final readonly class LineStory
 
     private function standstillNews(CalendarDate $today): ?News
     {
-        if ($this->still === null || ! $this->isStandingStill() || $this->isStale($today)) {
+        if ($this->still === null || $this->isStale($today)) {
             return null;
         }
         $weeks = intdiv($this->still->since->daysUntil($today), 7);
@@ -189,7 +177,8 @@ final readonly class LineStory
                 $this->still->sessions,
             ),
             evidence: new Evidence(
-                'Stuck where the record has stood for three weeks or more and four later days or more did not better it.',
+                'Stuck where the record has stood for three weeks or more, four later days or more did not better it, and the middle slope of '
+                    .'the days does not climb all the same.',
                 ["The record is of {$this->still->since->iso()}; {$this->still->sessions} days with a number came after it."],
                 count($this->line->days),
                 'This tool\'s own values.',

@@ -65,7 +65,7 @@ final class PlayerStory
     private static function overall(array $lines): array
     {
         $met = array_filter($lines, static fn (LineStory $line): bool => count($line->line->days) >= self::STUCK_DAYS);
-        $stuck = array_values(array_filter($met, static fn (LineStory $line): bool => $line->isStandingStill()));
+        $stuck = array_values(array_filter($met, static fn (LineStory $line): bool => $line->still !== null));
         if (count($stuck) < self::STUCK_LINES || count($stuck) < self::STUCK_SHARE * count($met)) {
             return [];
         }
@@ -76,7 +76,7 @@ final class PlayerStory
             says: sprintf('No new best for three weeks or more on %d of %d. Change the task, or ease it.', count($stuck), count($met)),
             evidence: new Evidence(
                 'Record lines with five days or more this season on which the record has stood for three weeks, four later days did not '
-                    .'better it, and neither verdict nor slope says it climbs all the same.',
+                    .'better it, and the middle slope of the days does not climb all the same.',
                 array_map(
                     static fn (LineStory $line): string => sprintf('%s: %g since %s.', $line->about, $line->still->value ?? 0.0, $line->still?->since->iso()),
                     $stuck,

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Progress;
 
+use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\CalendarDate;
 
-/** Whether a player is stuck: the record has stood for three weeks or more, and four later days or more did not better it (default). */
+/**
+ * Whether a player is stuck: the record has stood for three weeks or more, four later days or more did not better it (default), and the days
+ * do not climb all the same. A lucky day sets a record that stands for weeks while the level is on its way, which is not being stuck.
+ */
 final readonly class Standstill
 {
     private const DAYS = 21;
@@ -27,6 +31,13 @@ final readonly class Standstill
         }
         $later = count(array_filter($line->days, static fn ($day): bool => $day->on->compareTo($record->on) > 0));
 
-        return $later < self::SESSIONS ? null : new self($record->best, $record->on, $later);
+        return $later < self::SESSIONS || self::climbs($line) ? null : new self($record->best, $record->on, $later);
+    }
+
+    private static function climbs(LineReading $line): bool
+    {
+        $aWeek = Slope::of($line)->aWeek ?? 0.0;
+
+        return $line->kind->better() === Better::Higher ? $aWeek > 0.0 : $aWeek < 0.0;
     }
 }

@@ -18,6 +18,7 @@ use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Record\MarkValue;
+use FleetSparrow\Core\Record\Slip;
 use FleetSparrow\Core\Record\Target;
 use FleetSparrow\Core\Record\TargetSchool;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -335,6 +336,16 @@ final class RecordTest extends TestCase
                 BestCheck::of(Better::from($case['better']), $best, $case['value'])->value,
                 $case['name'],
             );
+        }
+    }
+
+    public function test_a_slip_agrees_with_the_golden_cases(): void
+    {
+        /** @var array{cases: list<array{name: string, best: ?float, value: float, expected: bool}>} $golden */
+        $golden = json_decode((string) file_get_contents(__DIR__.'/../golden/slip.json'), true, flags: JSON_THROW_ON_ERROR);
+        self::assertNotEmpty($golden['cases']);
+        foreach ($golden['cases'] as $case) {
+            self::assertSame($case['expected'], Slip::isLikely($case['best'], $case['value']), $case['name']);
         }
     }
 

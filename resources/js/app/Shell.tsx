@@ -94,6 +94,7 @@ function Bar({ me }: { me: Me }) {
         <NavLink to="/book">Book</NavLink>
         <NavLink to="/run">Run</NavLink>
         <NavLink to="/squad">Squad</NavLink>
+        <NavLink to="/season">Season</NavLink>
         <NavLink to="/find">Find</NavLink>
       </nav>
       <div className="who">

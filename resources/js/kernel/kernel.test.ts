@@ -2,8 +2,10 @@ import { describe, expect, test } from 'vitest';
 import bestCases from '../../../core/tests/golden/best-check.json';
 import clockCases from '../../../core/tests/golden/segment-clock.json';
 import seatingCases from '../../../core/tests/golden/seating.json';
+import slipCases from '../../../core/tests/golden/slip.json';
 import { bestCheck } from './bestCheck';
 import { seating } from './seating';
+import { isLikelySlip } from './slip';
 import { clockAt, spentMs, stoppedMs, type Press } from './segmentClock';
 
 describe('the run kernel agrees with the core', () => {
@@ -21,5 +23,8 @@ describe('the run kernel agrees with the core', () => {
   });
   test.each(bestCases.cases)('best: $name', ({ better, best, value, expected }) => {
     expect(bestCheck(better as 'higher' | 'lower', best, value)).toBe(expected);
+  });
+  test.each(slipCases.cases)('slip: $name', ({ best, value, expected }) => {
+    expect(isLikelySlip(best, value)).toBe(expected);
   });
 });

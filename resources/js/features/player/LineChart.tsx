@@ -26,17 +26,20 @@ export function LineChart({ one, label }: LineChartProps) {
   const x = scaleUtc([at[0] ?? 0, Math.max((at[0] ?? 0) + 1, at.at(-1) ?? 0)], [14, width - right]);
   const range = [height - 22, 14];
   const y = scaleLinear([Math.min(...values), Math.max(...values)], line.better === 'higher' ? range : [...range].reverse()).nice(4);
-  const ends: [number, number][] = slope === null ? [] : [
-    [at[0] ?? 0, slope.start],
-    [at.at(-1) ?? 0, slope.end],
-  ];
+  const ends: [number, number][] =
+    slope === null
+      ? []
+      : [
+          [at[0] ?? 0, slope.start],
+          [at.at(-1) ?? 0, slope.end],
+        ];
   const reach = typicalError ?? 0;
-  const band = area<[number, number]>(
+  const band = area(
     ([when]) => x(when),
     ([, value]) => y(value - reach),
     ([, value]) => y(value + reach),
   )(ends);
-  const way = through<[number, number]>(
+  const way = through(
     ([when]) => x(when),
     ([, value]) => y(value),
   )(ends);

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import '../../app/theme/season.css';
+import '../../shared/theme/season.css';
 import { playerQuery } from '../../shared/api/seasonQueries';
 import type { PlayerPage as PlayerData } from '../../shared/api/seasonSchemas';
 import { shortDay, sideWords } from '../../shared/lib/format';

@@ -1,7 +1,7 @@
 import { Button, LinkButton } from '../../shared/ui/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { ProposedBlock, Proposals } from '../../shared/api/bookSchemas';
 import { faultsOf } from '../../shared/api/faults';
 import { propose, sessionQuery, squadQueries, type Wish } from '../../shared/api/queries';
@@ -23,6 +23,8 @@ const wishes: [Wish, string][] = [
   ['rainy-corner', 'a rainy corner, 5 by 5 m, no wall'],
 ];
 
+const oneOf = <T extends string>(all: T[], asked: string | null): T | undefined => all.find((one) => one === asked);
+
 /** Three sessions to take or leave; nothing changes until one is taken, and even then only the plan in hand. */
 export function ProposalsPage() {
   const sessionId = Number(useParams().sessionId);
@@ -43,11 +45,19 @@ export function ProposalsPage() {
 function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
   const navigate = useNavigate();
   const plan = unkept(session) ?? planOf(session);
-  const [theme, setTheme] = useState('');
-  const [wish, setWish] = useState<Wish>('anything');
+  // What the season needs comes along in the address: the fields are filled, and a press asks.
+  const [asked] = useSearchParams();
+  const [theme, setTheme] = useState(() => oneOf(families, asked.get('theme')) ?? '');
+  const [wish, setWish] = useState<Wish>(
+    () =>
+      oneOf(
+        wishes.map(([one]) => one),
+        asked.get('wish'),
+      ) ?? 'anything',
+  );
   const [slotMinutes, setSlotMinutes] = useState(plan.slotMinutes);
-  const [locks, setLocks] = useState<string[]>([]);
-  const [family, setFamily] = useState('');
+  const [locks, setLocks] = useState<string[]>(() => asked.getAll('lock').filter((slug) => drills.some((drill) => drill.slug === slug)));
+  const [family, setFamily] = useState(() => oneOf(families, asked.get('family')) ?? '');
   const [bans, setBans] = useState<string[]>([]);
   const [seen, setSeen] = useState<string[][]>([]);
   const asking = useMutation({

@@ -1,6 +1,6 @@
 import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
-import type { Written } from './entryText';
+import type { Written } from '../../shared/lib/entryText';
 import { quotaOf, shotsOf, type Tap } from './tally';
 import type { Roll } from './useRoll';
 

@@ -4,7 +4,7 @@ import type { ClockReading } from '../../kernel/segmentClock';
 import { countdown, lineWords, mark } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { BallPanel } from './BallPanel';
-import { wayWords, waysOf, type Way } from './entryText';
+import { wayWords, waysOf, type Way } from '../../shared/lib/entryText';
 import { Keypad } from './Keypad';
 import { RollRow } from './RollRow';
 import { askingSegments, askName, beginsAt } from './rollCalls';
@@ -132,12 +132,23 @@ function VoidReasons({ row, onReason }: { row: Row; onReason: (reason: string) =
   );
 }
 
-/** A new best is said, briefly. */
+/** A new best is said, briefly; what looks like a slip of the finger is asked about, and kept. */
 function Greeting({ rows }: { rows: Row[] }) {
-  const best = rows.filter((row) => row.verdict === 'record' && !row.wasHad).map((row) => `${row.name} ${mark(row.value ?? 0, row.line.step)}`);
+  const written = rows.filter((row) => !row.wasHad);
+  const words = (row: Row) => `${row.name} ${mark(row.value ?? 0, row.line.step)}`;
+  const slips = written.filter((row) => row.slipAfter !== undefined);
+  const best = written.filter((row) => row.verdict === 'record' && row.slipAfter === undefined).map(words);
   return (
-    <p className="greeting" role="status">
-      {best.length > 0 && `Own record: ${best.join(', ')}`}
-    </p>
+    <>
+      <p className="greeting" role="status">
+        {best.length > 0 && `Own record: ${best.join(', ')}`}
+      </p>
+      {slips.length > 0 && (
+        <p className="warn" role="status">
+          {slips.map((row) => `${words(row)} after ${mark(row.slipAfter ?? 0, row.line.step)}`).join(', ')}: a slip of the finger? It is kept; type over it if
+          so.
+        </p>
+      )}
+    </>
   );
 }

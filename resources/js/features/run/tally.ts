@@ -1,4 +1,4 @@
-import type { Written } from './entryText';
+import type { Written } from '../../shared/lib/entryText';
 
 /** What was tapped for one player: every touch in its order, so that any of them can be taken back. */
 export type Tap = 'R' | 'L' | 'drop' | 'good' | 'miss';

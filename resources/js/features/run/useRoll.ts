@@ -1,8 +1,9 @@
 import { useRef, useState } from 'react';
+import { isLikelySlip } from '../../kernel/slip';
 import { bestCheck, type BestCheck } from '../../kernel/bestCheck';
 import type { RecordLine, RunPack } from '../../shared/api/schemas';
 import type { Entry } from '../../shared/lib/outbox';
-import { readText, textOf, typed, type Written } from './entryText';
+import { readText, textOf, typed, type Written } from '../../shared/lib/entryText';
 import { askName, entryKey, type Ask } from './rollCalls';
 
 export interface RollProps {
@@ -23,6 +24,8 @@ export interface Row {
   fault: string;
   toBeat: number | undefined;
   verdict: BestCheck | undefined;
+  /** What it is held against where it looks like a slip of the finger. */
+  slipAfter: number | undefined;
   /** Taken by the server before, from this phone or another. */
   wasHad: boolean;
 }
@@ -53,6 +56,7 @@ export function useRoll({ pack, at, entries, onEnter }: RollProps) {
       text: texts[askName(ask)] ?? (entry ? textOf(entry, line.step) : ''),
       fault: faults[askName(ask)] || (entry?.refusal ?? ''),
       toBeat: pack.standings[ask.playerId]?.[ask.lineKey]?.target?.value,
+      slipAfter: slipAfter(entry, bestBefore(pack, entries, ask)),
       verdict: entry && !entry.isVoid ? bestCheck(line.better, bestBefore(pack, entries, ask), entry.value) : undefined,
       wasHad: entry?.isHad === true,
     };
@@ -106,6 +110,9 @@ export function useRoll({ pack, at, entries, onEnter }: RollProps) {
   };
 }
 export type Roll = ReturnType<typeof useRoll>;
+
+const slipAfter = (entry: Entry | undefined, best: number | null): number | undefined =>
+  entry && !entry.isVoid && best !== null && isLikelySlip(best, entry.value) ? best : undefined;
 
 /** The best before this try: the record brought along, and this session's other numbers on the same line. */
 function bestBefore(pack: RunPack, entries: Record<string, Entry>, ask: Ask): number | null {

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { runPackQuery } from '../../shared/api/queries';
 import { runPack, type RunPack } from '../../shared/api/schemas';
 import { enterMark, entriesOf, keptRunState, type Entry } from '../../shared/lib/outbox';
-import type { Written } from './entryText';
+import type { Written } from '../../shared/lib/entryText';
 import { brought } from './keptState';
 import { entryKey, takenBefore, tryNumber, type Ask } from './rollCalls';
 import { keys } from '../../shared/api/keys';

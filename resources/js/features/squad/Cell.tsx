@@ -31,16 +31,14 @@ export function Cell({ cell, line, player }: CellProps) {
         <span className="sr"> {said.join(', ')}</span>
         <svg width={22} height={14} viewBox="0 0 22 14" aria-hidden>
           {climb !== undefined && !(cell.isStuck && climb === 0) && (
-            <path
-              d={`M1 ${7 - 5 * climb}L11 ${7 + 5 * climb}`}
-              stroke="currentColor"
-              strokeWidth={cell.trend.startsWith('clearly') ? 3.4 : 2}
-            />
+            <path d={`M1 ${7 - 5 * climb}L11 ${7 + 5 * climb}`} stroke="currentColor" strokeWidth={cell.trend.startsWith('clearly') ? 3.4 : 2} />
           )}
           {cell.isStuck && <path d={`M${climb === 0 ? 6 : 18} 2.5l4 4.5l-4 4.5l-4 -4.5z`} fill="var(--warning)" />}
         </svg>
       </Link>
-      {cell.openTries > 0 && <Link className="warn spot" to={`/player/${player.id}/line/${line.key}`} aria-label={`${player.name}: a try was seen otherwise`} />}
+      {cell.openTries > 0 && (
+        <Link className="warn spot" to={`/player/${player.id}/line/${line.key}`} aria-label={`${player.name}: a try was seen otherwise`} />
+      )}
     </>
   );
 }

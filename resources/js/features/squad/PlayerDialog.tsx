@@ -4,6 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { faultsOf } from '../../shared/api/faults';
 import { addPlayer, changePlayer } from '../../shared/api/queries';
+import { movePlayer } from '../../shared/api/seasonQueries';
 import type { Player } from '../../shared/api/schemas';
 import { Choice, Field } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
@@ -15,18 +16,22 @@ const numberOrNull = (text: string): number | null => (text.trim() === '' ? null
 
 export function PlayerDialog({ player, onClose }: { player: Player | undefined; onClose: () => void }) {
   const id = useId();
-  const { squadId } = useSquadId();
+  const { squadId, squads } = useSquadId();
+  const ofMine = squads.filter(({ role }) => role !== 'assistant');
   const queryClient = useQueryClient();
   const [form, setForm] = useState({
     name: player?.name ?? '',
     bib: player?.bib?.toString() ?? '',
     strongFoot: player?.strongFoot ?? 'R',
     birthYear: player?.birthYear?.toString() ?? '',
+    squad: String(squadId),
   });
   const save = useMutation({
-    mutationFn: () => {
+    mutationFn: async () => {
       const fields = { name: form.name, strongFoot: form.strongFoot, bib: numberOrNull(form.bib), birthYear: numberOrNull(form.birthYear) };
-      return player ? changePlayer(player.id, fields) : addPlayer(squadId, fields);
+      if (!player) return addPlayer(squadId, fields);
+      const changed = await changePlayer(player.id, fields);
+      return Number(form.squad) === squadId ? changed : movePlayer(player.id, Number(form.squad));
     },
     onSuccess: async () => {
       await queryClient.invalidateQueries({ predicate: isOf('squad', 'session', 'player') });
@@ -69,6 +74,15 @@ export function PlayerDialog({ player, onClose }: { player: Player | undefined; 
             fault={at('strongFoot')}
           />
         </div>
+        {player && ofMine.length > 1 && (
+          <Choice
+            label="Squad; every number goes along"
+            value={form.squad}
+            options={ofMine.map(({ id: squad, name }): [string, string] => [String(squad), name])}
+            onValue={set('squad')}
+            fault={at('squadId')}
+          />
+        )}
         <p className="quiet">The year is enough; a full date of birth is never asked for.</p>
         <FormFault sentence={fault} />
         <div className="acts-line">

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import '../../app/theme/season.css';
+import '../../shared/theme/season.css';
 import { squadQueries } from '../../shared/api/queries';
 import type { Player, SquadBoard } from '../../shared/api/schemas';
 import { Button } from '../../shared/ui/Button';

@@ -486,6 +486,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/squads/{squad}/paper-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A session to write numbers from paper to: the one that was run that day, or one that is nothing but its numbers. */
+        post: operations["postSquadsSquadPaperDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/me/password": {
         parameters: {
             query?: never;
@@ -644,6 +661,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/players/{player}/squad": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Moves a player to another squad of the club, with every number. */
+        put: operations["putPlayersPlayerSquad"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/squads/{squad}/proposals": {
         parameters: {
             query?: never;
@@ -794,6 +828,74 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Weeks by families by feet, load, plan against actual, and what the next fortnight needs. */
+        get: operations["getSquadsSquadSeason"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The next four weeks played forward on the rules of the weeks behind: as it goes, and if something changes. */
+        get: operations["getSquadsSquadWhatIf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ends the season that goes on; the next one begins the day after, and the one that ended stays readable. */
+        post: operations["postSquadsSquadSeasons"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/seasons/{season}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Lets the season that ended last go on. */
+        delete: operations["deleteSquadsSquadSeasonsSeason"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1184,6 +1286,22 @@ export interface components {
         MarkResults: {
             results: components["schemas"]["MarkResult"][];
         };
+        PaperFields: {
+            /** Format: date */
+            on: string;
+            playerIds: number[];
+        };
+        PaperDay: {
+            sessionId: number;
+            tries: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+        };
+        PlayerSquad: {
+            squadId: number;
+        };
         ReminderEvent: {
             uuid: string;
             playerId: number;
@@ -1252,6 +1370,14 @@ export interface components {
         };
         SearchIndex: {
             entries: components["schemas"]["SearchEntry"][];
+        };
+        SeasonFields: {
+            name: string;
+            /** Format: date */
+            endsOn: string;
+        };
+        SeasonEnded: {
+            id: number;
         };
         TodaySession: components["schemas"]["Session"] & {
             evaluation: components["schemas"]["Evaluation"] | null;
@@ -2383,6 +2509,88 @@ export interface components {
             tables: components["schemas"]["SizeTable"][];
             reminders: components["schemas"]["OpenReminder"][];
             watchedIds: number[];
+        };
+        SeasonWeek: {
+            week: number;
+            /** Format: date */
+            from: string;
+        };
+        FamilyWeek: {
+            week: number;
+            minutes: number;
+            marks: number;
+            touches: components["schemas"]["FootTouches"];
+        };
+        SeasonFamily: {
+            family: string;
+            touches: components["schemas"]["FootTouches"];
+            /** Format: date */
+            lastOn: string;
+            daysAgo: number;
+            isStale: boolean;
+            weeks: components["schemas"]["FamilyWeek"][];
+        };
+        FortnightNeed: {
+            about: string;
+            says: string;
+            evidence: components["schemas"]["Evidence"];
+            theme: string | null;
+            drill: string | null;
+            isOtherFoot: boolean;
+        };
+        SeasonLoad: {
+            touches: number | null;
+            strikes: number | null;
+            cautionOver: number;
+        };
+        OwnTime: {
+            /** @enum {string} */
+            part: "set-up" | "explain" | "change";
+            factor: number;
+            blocks: number;
+        };
+        Overrun: {
+            drill: string;
+            name: string;
+            over: number;
+            of: number;
+            minutes: number;
+        };
+        SeasonPage: {
+            season: components["schemas"]["SeasonDays"];
+            endedSeasons: components["schemas"]["EndedSeason"][];
+            weeks: components["schemas"]["SeasonWeek"][];
+            families: components["schemas"]["SeasonFamily"][];
+            fullest: number;
+            needs: components["schemas"]["FortnightNeed"][];
+            load: components["schemas"]["SeasonLoad"];
+            times: components["schemas"]["OwnTime"][];
+            overruns: components["schemas"]["Overrun"][];
+            nextSessionId: number | null;
+            sessions: number;
+        };
+        PlayedRange: {
+            low: number;
+            middle: number;
+            high: number;
+        };
+        FamilyChance: {
+            family: string;
+            chance: number;
+        };
+        PlayedForward: {
+            /** @enum {string} */
+            what: "as-it-goes" | "other-foot-evening" | "two-weeks-away" | "one-evening-fewer";
+            words: string;
+            evenings: number;
+            touches: components["schemas"]["PlayedRange"];
+            weakerShare: components["schemas"]["PlayedRange"] | null;
+            load: components["schemas"]["PlayedRange"] | null;
+            stale: components["schemas"]["FamilyChance"][];
+        };
+        WhatIfAnswer: {
+            weeks: number;
+            plays: components["schemas"]["PlayedForward"][];
         };
         PlanBlock: {
             id: string;
@@ -3693,6 +3901,41 @@ export interface operations {
             };
         };
     };
+    postSquadsSquadPaperDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaperFields"];
+            };
+        };
+        responses: {
+            /** @description A session to write numbers from paper to: the one that was run that day, or one that is nothing but its numbers. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaperDay"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     putMePassword: {
         parameters: {
             query?: never;
@@ -4159,6 +4402,41 @@ export interface operations {
             };
         };
     };
+    putPlayersPlayerSquad: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlayerSquad"];
+            };
+        };
+        responses: {
+            /** @description Moves a player to another squad of the club, with every number. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Player"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     postSquadsSquadProposals: {
         parameters: {
             query?: never;
@@ -4509,6 +4787,135 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SearchIndex"];
                 };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadSeason: {
+        parameters: {
+            query?: {
+                season?: number;
+            };
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Weeks by families by feet, load, plan against actual, and what the next fortnight needs. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadWhatIf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The next four weeks played forward on the rules of the weeks behind: as it goes, and if something changes. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfAnswer"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadSeasons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeasonFields"];
+            };
+        };
+        responses: {
+            /** @description Ends the season that goes on; the next one begins the day after, and the one that ended stays readable. */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonEnded"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deleteSquadsSquadSeasonsSeason: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+                season: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Lets the season that ended last go on. */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description What went wrong, in one sentence. */
             default: {

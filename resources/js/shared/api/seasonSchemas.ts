@@ -4,7 +4,14 @@ import { player, recordLine, reminder, standing } from './schemas';
 /** How a figure is known. */
 export const evidence = z.object({ formula: z.string(), inputs: z.array(z.string()), count: z.number(), source: z.string() });
 
-export const feetTouches = z.object({ left: z.number(), right: z.number(), unknown: z.number(), other: z.number(), total: z.number(), rightPercent: z.number().nullable() });
+export const feetTouches = z.object({
+  left: z.number(),
+  right: z.number(),
+  unknown: z.number(),
+  other: z.number(),
+  total: z.number(),
+  rightPercent: z.number().nullable(),
+});
 export const seasonDays = z.object({ id: z.number().nullable(), name: z.string(), from: z.string(), until: z.string() });
 export const endedSeason = z.object({ id: z.number(), name: z.string(), startsOn: z.string(), endsOn: z.string() });
 const trend = z.enum(['too-few', 'no-clear-change', 'better', 'clearly-better', 'worse', 'clearly-worse']);
@@ -20,7 +27,9 @@ const playerLine = standing.extend({
   line: recordLine,
   verdict: z.object({ trend, words: z.string(), evidence }),
   /** By the middle of each day; an interval from five days on. */
-  slope: z.object({ aWeek: z.number(), low: z.number().nullable(), high: z.number().nullable(), days: z.number(), start: z.number(), end: z.number() }).nullable(),
+  slope: z
+    .object({ aWeek: z.number(), low: z.number().nullable(), high: z.number().nullable(), days: z.number(), start: z.number(), end: z.number() })
+    .nullable(),
   /** Of the squad: how far a day's number strays though nothing has changed. */
   typicalError: z.number().nullable(),
   isStale: z.boolean(),
@@ -70,18 +79,62 @@ export const playerPage = player.extend({
   reminders: z.array(reminder),
   isWatched: z.boolean(),
   /** Balls that were judged one by one, by day and drill. */
-  looks: z
-    .array(
-      z.object({
-        drillSlug: z.string(),
-        drillName: z.string(),
-        on: z.string(),
-        touches: z.object({ short: z.number(), right: z.number(), away: z.number(), far: z.number(), near: z.number() }),
-        passes: z.object({ looked: z.number(), accurate: z.number(), pace: z.number(), clean: z.number(), all: z.number() }),
-      }),
-    ),
+  looks: z.array(
+    z.object({
+      drillSlug: z.string(),
+      drillName: z.string(),
+      on: z.string(),
+      touches: z.object({ short: z.number(), right: z.number(), away: z.number(), far: z.number(), near: z.number() }),
+      passes: z.object({ looked: z.number(), accurate: z.number(), pace: z.number(), clean: z.number(), all: z.number() }),
+    }),
+  ),
 });
 
+export const seasonPage = z.object({
+  season: seasonDays,
+  endedSeasons: z.array(endedSeason),
+  weeks: z.array(z.object({ week: z.number(), from: z.string() })),
+  families: z.array(
+    z.object({
+      family: z.string(),
+      touches: feetTouches,
+      lastOn: z.string(),
+      daysAgo: z.number(),
+      isStale: z.boolean(),
+      weeks: z.array(z.object({ week: z.number(), minutes: z.number(), marks: z.number(), touches: feetTouches })),
+    }),
+  ),
+  /** Touches of one foot in the fullest week of a family: the scale of every band. */
+  fullest: z.number(),
+  needs: z.array(
+    z.object({ about: z.string(), says: z.string(), evidence, theme: z.string().nullable(), drill: z.string().nullable(), isOtherFoot: z.boolean() }),
+  ),
+  load: z.object({ touches: z.number().nullable(), strikes: z.number().nullable(), cautionOver: z.number() }),
+  times: z.array(z.object({ part: z.enum(['set-up', 'explain', 'change']), factor: z.number(), blocks: z.number() })),
+  overruns: z.array(z.object({ drill: z.string(), name: z.string(), over: z.number(), of: z.number(), minutes: z.number() })),
+  nextSessionId: z.number().nullable(),
+  sessions: z.number(),
+});
+/** One in ten below, the middle, one in ten above. */
+const playedRange = z.object({ low: z.number(), middle: z.number(), high: z.number() });
+export const whatIfAnswer = z.object({
+  weeks: z.number(),
+  plays: z.array(
+    z.object({
+      what: z.enum(['as-it-goes', 'other-foot-evening', 'two-weeks-away', 'one-evening-fewer']),
+      words: z.string(),
+      evenings: z.number(),
+      touches: playedRange,
+      weakerShare: playedRange.nullable(),
+      load: playedRange.nullable(),
+      stale: z.array(z.object({ family: z.string(), chance: z.number() })),
+    }),
+  ),
+});
+
+export type SeasonPage = z.infer<typeof seasonPage>;
+export type SeasonFamily = SeasonPage['families'][number];
+export type PlayedForward = z.infer<typeof whatIfAnswer>['plays'][number];
 export type Evidence = z.infer<typeof evidence>;
 export type FeetTouches = z.infer<typeof feetTouches>;
 export type TouchLedger = z.infer<typeof touchLedger>;

@@ -1,6 +1,6 @@
-import type { RecordLine } from '../../shared/api/schemas';
-import type { MarkParts } from '../../shared/api/queries';
-import { mark } from '../../shared/lib/format';
+import type { RecordLine } from '../api/schemas';
+import type { MarkParts } from '../api/queries';
+import { mark } from './format';
 
 /** What stands in a row of the roll call, read. */
 export interface Written {

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace FleetSparrow\Core\Season;
+
+use FleetSparrow\Core\Shared\CalendarDate;
+
+/** One skill family over a season: week by week, how the feet share it, and how long it has not been met. */
+final readonly class FamilyCoverage
+{
+    /** Lately is so many days; before that so many more (this tool's own value). */
+    private const LATELY_DAYS = 28;
+
+    /**
+     * @param  array<int, array{minutes: float, touches: FootTouches}>  $weeks  number of the week → what one player had of it; left out
+     *     where nothing
+     * @param  float|null  $weakerLately  the weaker foot's share of the last four weeks; null where no foot is known
+     * @param  float|null  $weakerBefore  of the four weeks before those
+     */
+    private function __construct(
+        public string $family,
+        public array $weeks,
+        public FootTouches $touches,
+        public CalendarDate $lastOn,
+        public int $daysAgo,
+        public ?float $weakerLately,
+        public ?float $weakerBefore,
+    ) {
+    }
+
+    /**
+     * @param  list<PlayedFamily>  $played  of the season
+     * @param  int<1, 7>  $firstDay  of the club's week
+     * @return array<string, self> by family
+     */
+    public static function all(array $played, CalendarDate $from, CalendarDate $until, int $firstDay): array
+    {
+        /** @var array<string, non-empty-list<PlayedFamily>> $byFamily */
+        $byFamily = [];
+        foreach ($played as $one) {
+            $byFamily[$one->family][] = $one;
+        }
+
+        return array_map(static fn (array $own): self => self::of($own, $from, $until, $firstDay), $byFamily);
+    }
+
+    public function isStale(): bool
+    {
+        return Fade::isStale($this->daysAgo);
+    }
+
+    /**
+     * @param  non-empty-list<PlayedFamily>  $played
+     * @param  int<1, 7>  $firstDay
+     */
+    private static function of(array $played, CalendarDate $from, CalendarDate $until, int $firstDay): self
+    {
+        [$weeks, $all, $last] = [[], new FootTouches, $played[0]->on];
+        foreach ($played as $one) {
+            $week = SeasonWeek::number($from, $one->on, $firstDay) ?? 1;
+            $weeks[$week] = [
+                'minutes' => ($weeks[$week]['minutes'] ?? 0.0) + $one->ballMinutes,
+                'touches' => ($weeks[$week]['touches'] ?? new FootTouches)->plus($one->touches),
+            ];
+            $all = $all->plus($one->touches);
+            $last = $one->on->compareTo($last) > 0 ? $one->on : $last;
+        }
+
+        return new self(
+            family: $played[0]->family,
+            weeks: $weeks,
+            touches: $all,
+            lastOn: $last,
+            daysAgo: $last->daysUntil($until),
+            weakerLately: self::weaker($played, $until, 0),
+            weakerBefore: self::weaker($played, $until, self::LATELY_DAYS),
+        );
+    }
+
+    /**
+     * @param  list<PlayedFamily>  $played
+     * @param  int  $back  days before the last ones
+     */
+    private static function weaker(array $played, CalendarDate $until, int $back): ?float
+    {
+        [$weaker, $footed] = [0.0, 0.0];
+        foreach ($played as $one) {
+            $ago = $one->on->daysUntil($until) - $back;
+            if ($ago >= 0 && $ago < self::LATELY_DAYS) {
+                [$weaker, $footed] = [$weaker + $one->weaker, $footed + $one->footed];
+            }
+        }
+
+        return $footed > 0.0 ? $weaker / $footed : null;
+    }
+}
