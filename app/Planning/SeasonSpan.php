@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Squad;
+use App\Tenancy\ClubDay;
+use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Support\Facades\DB;
 
@@ -60,6 +62,29 @@ final readonly class SeasonSpan
                 'startsOn' => (string) $row->starts_on,
                 'endsOn' => (string) $row->ends_on,
             ])->all());
+    }
+
+    /**
+     * The days that are read: of the season that goes on also those ahead, since numbers can be written down in a session before its day.
+     *
+     * @return array{string, string}
+     */
+    public function days(): array
+    {
+        return [$this->from->iso(), $this->id === null ? '9999-12-31' : $this->until->iso()];
+    }
+
+    /**
+     * The same as instants.
+     *
+     * @return array{CarbonImmutable, CarbonImmutable}
+     */
+    public function instants(ClubDay $day): array
+    {
+        return [
+            $day->instant("{$this->from->iso()}T00:00"),
+            $this->id === null ? CarbonImmutable::parse('9999-12-31') : $day->instant("{$this->until->plusDays(1)->iso()}T00:00"),
+        ];
     }
 
     /** What tells it from others, for what is kept of it. */

@@ -101,7 +101,7 @@ final class PlayerSeasonQuery
     {
         $marks = Mark::query()->tap(Mark::standing(...))->toBase()->where('player_id', $player->id)
             ->whereIn('line_key', array_keys($lines))
-            ->whereBetween('marked_on', [$span->until->plusDays(-self::LATELY_DAYS)->iso(), $span->until->iso()])
+            ->whereBetween('marked_on', [$span->until->plusDays(-self::LATELY_DAYS)->iso(), $span->days()[1]])
             ->orderBy('marked_on')->orderBy('training_session_id')->orderBy('try_number')
             ->get(['line_key', 'training_session_id', 'try_number', 'value', 'is_void', 'is_disputed']);
         $read = [];
@@ -221,7 +221,7 @@ final class PlayerSeasonQuery
             ->join('training_sessions', 'training_sessions.id', '=', 'ledger_entries.training_session_id')
             ->where('ledger_entries.player_id', $player->id)
             ->where('training_sessions.is_only_tried', false)
-            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()])
+            ->whereBetween('on_day', $span->days())
             ->orderBy('on_day')
             ->get(['on_day', 'drill_slug', 'family', 'ball_seconds', 'tallies']);
 
@@ -248,10 +248,7 @@ final class PlayerSeasonQuery
             ->where('attendances.player_id', $player->id)
             ->whereNotNull('training_sessions.run_finished_at_utc')
             ->where('training_sessions.is_only_tried', false)
-            ->whereBetween('training_sessions.starts_at_utc', [
-                $day->instant("{$span->from->iso()}T00:00"),
-                $day->instant("{$span->until->plusDays(1)->iso()}T00:00"),
-            ])
+            ->whereBetween('training_sessions.starts_at_utc', $span->instants($day))
             ->selectRaw('count(*) as sessions, sum(coming) as came')->first();
 
         return ['came' => (int) ($row->came ?? 0), 'of' => (int) ($row->sessions ?? 0)];

@@ -34,7 +34,7 @@ final class RecordQuery
     {
         $own = Player::query()->whereKey($playerIds)->select('id');
         $rows = DB::table('line_days')->whereIn('player_id', clone $own)
-            ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', [$of->from->iso(), $of->until->iso()]))
+            ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', $of->days()))
             ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')->get();
         $before = $span === null ? [] : $this->before($own, $span);
         $this->lines = $this->named(array_values(array_unique($rows->pluck('line_key')->all()))) + $this->lines;
@@ -118,7 +118,7 @@ final class RecordQuery
         $days = DB::table('line_days')->whereNotNull('median')
             ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
             ->whereIn('line_key', array_keys($lines))
-            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()])
+            ->whereBetween('on_day', $span->days())
             ->selectRaw("player_id, line_key, median, median - lag(median) {$of} as difference")
             ->selectRaw('row_number() over (partition by player_id, line_key order by on_day desc) as place');
         $rows = DB::query()->fromSub($days, 'days')->groupBy('line_key', 'player_id')

@@ -95,7 +95,7 @@ final class SquadSeasonQuery
             ->join('players', 'players.id', '=', 'ledger_entries.player_id')
             ->where('training_sessions.squad_id', $squad->id)
             ->where('training_sessions.is_only_tried', false)
-            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()]);
+            ->whereBetween('on_day', $span->days());
     }
 
     /** @return array<string, array<int, int>> family → week → tries */
@@ -104,7 +104,7 @@ final class SquadSeasonQuery
         $marks = [];
         $rows = DB::table('line_days')->join('record_lines', 'record_lines.line_key', '=', 'line_days.line_key')
             ->whereIn('player_id', DB::table('players')->where('squad_id', $squad->id)->select('id'))
-            ->whereBetween('on_day', [$span->from->iso(), $span->until->iso()])
+            ->whereBetween('on_day', $span->days())
             ->groupBy('record_lines.family', 'on_day')
             ->selectRaw('record_lines.family, on_day, sum(tries) as tries')->get();
         foreach ($rows as $row) {
@@ -147,10 +147,7 @@ final class SquadSeasonQuery
             ->where('training_sessions.squad_id', $squad->id)
             ->where('training_sessions.is_only_tried', false)
             ->where('session_blocks.was_skipped', false)
-            ->whereBetween('training_sessions.starts_at_utc', [
-                $day->instant("{$span->from->iso()}T00:00"),
-                $day->instant("{$span->until->plusDays(1)->iso()}T00:00"),
-            ])
+            ->whereBetween('training_sessions.starts_at_utc', $span->instants($day))
             ->groupBy('run_parts.training_session_id', 'run_parts.block_key', 'drill_versions.slug')
             ->selectRaw('drill_versions.slug, max(drill_versions.name) as name')
             ->selectRaw('sum(expected_seconds) as expected, sum(actual_seconds) as actual');

@@ -190,4 +190,39 @@ abstract class FeatureTestCase extends TestCase
     {
         return $this->actingAs($by ?? $this->coach)->postJson('/api/v1/marks', ['marks' => $marks]);
     }
+
+    /**
+     * A session kept, marked and closed.
+     *
+     * @param  list<int>  $coming  places in the list of players
+     * @param  list<int>  $values  of those who came
+     */
+    protected function trainOn(string $day, array $coming, array $values): int
+    {
+        $ids = array_map(fn (int $place): int => $this->players[$place]->id, $coming);
+        $session = (int) $this->actingAs($this->coach)
+            ->postJson(
+                "/api/v1/squads/{$this->squad->id}/sessions",
+                $this->plan(
+                    [$this->drillBlock('drag-back-turn'), $this->drillBlock('far-foot-open')],
+                    ['startsAt' => "{$day}T18:00", 'comingPlayerIds' => $ids],
+                ),
+            )
+            ->assertCreated()
+            ->json('id');
+        $line = $this->lineKey($session, $ids[0]);
+        $this->send(
+            array_map(
+                fn (int $i): array => $this->mark($session, $line, 100 * $session + $i, ['playerId' => $ids[$i], 'value' => $values[$i]]),
+                array_keys($ids),
+            ),
+        )->assertOk();
+        $this->putJson(
+            "/api/v1/sessions/{$session}/run",
+            ['startedAt' => "{$day}T17:00:00Z", 'finishedAt' => "{$day}T18:00:00Z"],
+        )->assertOk();
+        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+
+        return $session;
+    }
 }

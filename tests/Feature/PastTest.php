@@ -16,7 +16,7 @@ use RuntimeException;
 /** What was, stays what it was, whoever comes later and however often it is added up. */
 final class PastTest extends FeatureTestCase
 {
-    private const KEPT = ['attendances', 'session_loads', 'session_groups', 'line_days', 'bests'];
+    private const KEPT = ['attendances', 'session_loads', 'session_groups', 'ledger_entries', 'line_days', 'bests'];
 
     public function test_a_season_with_players_who_come_leave_and_are_erased_is_the_same_after_a_rebuild(): void
     {
@@ -141,41 +141,6 @@ final class PastTest extends FeatureTestCase
             ->update(['content_hash' => str_repeat('0', 64), 'content' => json_encode(['secondsPerRep' => 9.0] + $version->content)]);
 
         self::assertNotSame($before, $worked());
-    }
-
-    /**
-     * A session kept, marked and closed.
-     *
-     * @param  list<int>  $coming  places in the list of players
-     * @param  list<int>  $values  of those who came
-     */
-    private function trainOn(string $day, array $coming, array $values): int
-    {
-        $ids = array_map(fn (int $place): int => $this->players[$place]->id, $coming);
-        $session = (int) $this->actingAs($this->coach)
-            ->postJson(
-                "/api/v1/squads/{$this->squad->id}/sessions",
-                $this->plan(
-                    [$this->drillBlock('drag-back-turn'), $this->drillBlock('far-foot-open')],
-                    ['startsAt' => "{$day}T18:00", 'comingPlayerIds' => $ids],
-                ),
-            )
-            ->assertCreated()
-            ->json('id');
-        $line = $this->lineKey($session, $ids[0]);
-        $this->send(
-            array_map(
-                fn (int $i): array => $this->mark($session, $line, 100 * $session + $i, ['playerId' => $ids[$i], 'value' => $values[$i]]),
-                array_keys($ids),
-            ),
-        )->assertOk();
-        $this->putJson(
-            "/api/v1/sessions/{$session}/run",
-            ['startedAt' => "{$day}T17:00:00Z", 'finishedAt' => "{$day}T18:00:00Z"],
-        )->assertOk();
-        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
-
-        return $session;
     }
 
     /** @return array<string, list<string>> every row that past sessions and marks have left, by table */

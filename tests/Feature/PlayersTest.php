@@ -90,6 +90,6 @@ final class PlayersTest extends FeatureTestCase
         $this->getJson("/api/v1/squads/{$this->squad->id}")->assertOk()
             ->assertJsonPath('players.*.name', ['Amina', 'Bo', 'Elif', 'Kofi'])
             ->assertJsonPath('lines.0.window', 'in 30 s')
-            ->assertJsonPath("standings.{$this->players[0]->id}.{$line}.record.value", 9);
+            ->assertJsonPath("cells.{$this->players[0]->id}.{$line}.record.value", 9);
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Invitation;
 use App\Models\Player;
 use App\Models\SignIn;
 use App\Models\User;
+use App\Queries\LadderQuery;
 use App\Tenancy\Ability;
 use App\Tenancy\ClubContext;
 use App\Tenancy\Role;
@@ -344,14 +345,15 @@ final class WallsTest extends FeatureTestCase
     private function callAs(?User $user, string $name, string $who = 'coach'): TestResponse
     {
         [$method, $uri] = explode(' ', $name);
+        DB::beginTransaction();
         $path = '/'.strtr($uri, [
+            '{season}' => str_contains($uri, '{season}') ? (string) $this->endedSeason() : '',
             '{squad}' => (string) $this->squad->id, '{player}' => (string) $this->players[0]->id,
             '{session}' => (string) $this->sessionId, '{signIn}' => (string) $this->signIns[$who],
             '{person}' => (string) $this->assistant->id, '{account}' => (string) $this->assistant->id,
             '{invitation}' => (string) $this->invitationId, '{lineKey}' => $this->lineKey, '{token}' => 'nothing',
             '{slug}' => $this->slugFor($name),
         ]);
-        DB::beginTransaction();
         if ($user !== null) {
             $this->actingAs($user->fresh() ?? $user);
         }
@@ -365,9 +367,40 @@ final class WallsTest extends FeatureTestCase
         }
     }
 
+    private function endedSeason(): int
+    {
+        return DB::table('ended_seasons')->insertGetId([
+            'club_id' => $this->squad->club_id,
+            'squad_id' => $this->squad->id,
+            'name' => 'Autumn',
+            'starts_on' => '2025-08-01',
+            'ends_on' => '2025-12-20',
+        ]);
+    }
+
+    /** Two days over the number of the first rung, and what the advice then says. */
+    private function advice(): string
+    {
+        $lines = DB::table('record_lines')->where('drill_slug', 'drag-back-turn')->whereIn('side', ['R', 'L'])->pluck('line_key');
+        foreach ($lines->crossJoin(['2026-03-03', '2026-03-05']) as [$line, $day]) {
+            DB::table('line_days')->updateOrInsert(
+                ['player_id' => $this->players[0]->id, 'line_key' => $line, 'on_day' => $day],
+                ['club_id' => $this->squad->club_id, 'best' => 60, 'median' => 60, 'tries' => 1, 'open_tries' => 0],
+            );
+        }
+        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+        foreach ($this->app->make(LadderQuery::class)->ladders($this->squad->fresh() ?? $this->squad) as ['ladder' => $ladder, 'places' => $places]) {
+            if ($ladder->slug === 'turns-over-the-line') {
+                return $places[$this->players[0]->id]->why;
+            }
+        }
+        self::fail('There is no ladder of turns.');
+    }
+
     private function slugFor(string $name): string
     {
         return match (true) {
+            str_contains($name, 'advice/{slug}') => 'turns-over-the-line',
             str_ends_with($name, '/score') => 'sixteen-passes',
             str_contains($name, 'drills/{slug}') => $this->ownSlug,
             default => 'sole-taps',
@@ -417,6 +450,10 @@ final class WallsTest extends FeatureTestCase
             'POST api/v1/club/invitations' => ['email' => 'other@quay.example', 'role' => 'lead', 'squadId' => null],
             'PUT api/v1/squads/{squad}/settings' => $settings,
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
+            'POST api/v1/squads/{squad}/paper-days' => ['on' => '2026-03-05', 'playerIds' => [$this->players[0]->id]],
+            'POST api/v1/squads/{squad}/seasons' => ['name' => 'Spring', 'endsOn' => '2026-03-05'],
+            'PUT api/v1/players/{player}/squad' => ['squadId' => $this->squad->id],
+            'PUT api/v1/players/{player}/advice/{slug}' => ['answer' => 'yes', 'why' => $this->advice()],
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],
             'PUT api/v1/sessions/{session}/position' => [
                 'device' => '00000000-0000-4000-8000-000000000001', 'segmentId' => null, 'state' => 'running', 'remainingMs' => 0,

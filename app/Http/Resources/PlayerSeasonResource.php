@@ -106,18 +106,37 @@ final class PlayerSeasonResource
         ];
     }
 
-    /** @return array<string, int|null> whole touches; the right foot's share of those whose foot is known */
+    /** @return array<string, int|null> whole touches, which add up; the right foot's share of those whose foot is known */
     public static function feet(FootTouches $touches): array
     {
+        $whole = self::whole($touches);
         $share = $touches->rightShare();
 
-        return array_map(static fn (float $count): int => (int) round($count), [
-            'left' => $touches->left,
-            'right' => $touches->right,
-            'unknown' => $touches->unknown,
-            'other' => $touches->other,
-            'total' => $touches->total(),
-        ]) + ['rightPercent' => $share === null ? null : (int) round(100.0 * $share)];
+        return $whole + ['total' => array_sum($whole), 'rightPercent' => $share === null ? null : (int) round(100.0 * $share)];
+    }
+
+    /** @return array{left: int, right: int, unknown: int, other: int} */
+    private static function whole(FootTouches $touches): array
+    {
+        return [
+            'left' => (int) round($touches->left),
+            'right' => (int) round($touches->right),
+            'unknown' => (int) round($touches->unknown),
+            'other' => (int) round($touches->other),
+        ];
+    }
+
+    /** @return array<string, int|null> what is shown of both, so that the sum is theirs */
+    private static function both(FootTouches $one, FootTouches $other): array
+    {
+        [$a, $b] = [self::whole($one), self::whole($other)];
+
+        return self::feet(new FootTouches(
+            (float) ($a['left'] + $b['left']),
+            (float) ($a['right'] + $b['right']),
+            (float) ($a['unknown'] + $b['unknown']),
+            (float) ($a['other'] + $b['other']),
+        ));
     }
 
     /** @return array<string, mixed> */
@@ -188,7 +207,7 @@ final class PlayerSeasonResource
         $purposes = $ledger->byPurpose();
 
         return [
-            'all' => self::feet($ledger->all()),
+            'all' => self::both($ledger->counted, $ledger->estimated),
             'counted' => self::feet($ledger->counted),
             'estimated' => self::feet($ledger->estimated),
             'ballMinutes' => (int) round($ledger->ballMinutes()),

@@ -253,10 +253,9 @@ final readonly class LineStory
         );
     }
 
+    /** Half rounded up. */
     private static function number(float $value, int $digits = 1): string
     {
-        $text = sprintf("%.{$digits}f", $value);
-
-        return str_contains($text, '.') ? rtrim(rtrim($text, '0'), '.') : $text;
+        return (string) round($value, $digits);
     }
 }
