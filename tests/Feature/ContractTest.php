@@ -9,6 +9,7 @@ use App\OpenApi\Description;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Exception\CoreException;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -52,6 +53,30 @@ final class ContractTest extends FeatureTestCase
         self::assertSame([], array_values(array_diff($shapes, $named[1])));
     }
 
+    /**
+     * A season with something in it: three evenings, one that has ended before them, and a number from paper.
+     *
+     * @return array<string, array{string, TestResponse}>
+     */
+    private function seasonAnswers(int $player): array
+    {
+        $this->trainOn('2026-02-03', coming: [0, 1], values: [12, 9]);
+        $squad = "/api/v1/squads/{$this->squad->id}";
+        $ended = $this->actingAs($this->coach)->postJson("{$squad}/seasons", ['name' => 'Winter', 'endsOn' => '2026-02-28'])->assertCreated();
+        $this->trainOn('2026-03-03', coming: [0, 1, 2, 3], values: [30, 9, 10, 14]);
+        $this->trainOn('2026-03-05', coming: [0, 1, 2], values: [30, 10, 9]);
+        $paper = $this->postJson("{$squad}/paper-days", ['on' => '2026-03-05', 'playerIds' => [$player]])->assertOk();
+
+        return [
+            'season-ended' => ['POST api/v1/squads/{squad}/seasons', $ended],
+            'paper-day' => ['POST api/v1/squads/{squad}/paper-days', $paper],
+            'squad' => ['GET api/v1/squads/{squad}', $this->getJson($squad)->assertOk()],
+            'player' => ['GET api/v1/players/{player}', $this->getJson("/api/v1/players/{$player}")->assertOk()],
+            'season' => ['GET api/v1/squads/{squad}/season', $this->getJson("{$squad}/season")->assertOk()],
+            'what-if' => ['GET api/v1/squads/{squad}/what-if', $this->getJson("{$squad}/what-if")->assertOk()],
+        ];
+    }
+
     public function test_answers_are_as_described_and_as_their_samples(): void
     {
         $sessionId = $this->keptSession();
@@ -92,7 +117,7 @@ final class ContractTest extends FeatureTestCase
         foreach ([
             'me' => 'me', 'sign-ins' => 'sign-ins', 'people' => 'club/people', 'club-settings' => 'club/settings',
             'squad-settings' => 'squads/{squad}/settings', 'today' => 'squads/{squad}/today',
-            'drills' => 'squads/{squad}/drills', 'squad' => 'squads/{squad}', 'player' => 'players/{player}',
+            'drills' => 'squads/{squad}/drills',
             'note' => 'players/{player}/note', 'line' => 'players/{player}/lines/{lineKey}',
             'session' => 'sessions/{session}', 'drills-found' => 'squads/{squad}/drill-search', 'drill-choices' => 'drill-choices',
             'search-index' => 'squads/{squad}/search-index',
@@ -117,6 +142,7 @@ final class ContractTest extends FeatureTestCase
                 )->assertOk(),
             ];
         }
+        $answers += $this->seasonAnswers($player);
         $plan = $this->plan(
             [
                 $this->drillBlock('drag-back-turn'),

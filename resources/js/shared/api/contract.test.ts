@@ -15,6 +15,9 @@ const samples: [string, ZodType][] = [
   ['today', read.today],
   ['squad', read.squadBoard],
   ['player', season.playerPage],
+  ['season', season.seasonPage],
+  ['what-if', season.whatIfAnswer],
+  ['paper-day', season.paperDay],
   ['session', read.session],
   ['run-pack', read.runPack],
   ['position', read.runPosition],
@@ -68,6 +71,9 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Line']>().toExtend<z.infer<typeof read.recordLine>>();
   expectTypeOf<Described['Standing']>().toExtend<z.infer<typeof read.standing>>();
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
+  expectTypeOf<Described['SeasonPage']>().toExtend<z.infer<typeof season.seasonPage>>();
+  expectTypeOf<Described['WhatIfAnswer']>().toExtend<z.infer<typeof season.whatIfAnswer>>();
+  expectTypeOf<Described['PaperDay']>().toExtend<z.infer<typeof season.paperDay>>();
   expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof season.playerPage>>();
   // What names a dose is described as any, and read as one.
   type Evaluated = z.infer<typeof read.evaluation>;

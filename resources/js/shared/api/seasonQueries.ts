@@ -3,7 +3,7 @@ import { callApi, getJson } from './client';
 import { keys } from './keys';
 import type { components } from './openapi';
 import { player } from './schemas';
-import { playerPage, seasonPage, whatIfAnswer } from './seasonSchemas';
+import { paperDay, playerPage, seasonPage, whatIfAnswer } from './seasonSchemas';
 import { z } from './zod';
 
 type Described = components['schemas'];
@@ -33,5 +33,4 @@ export const endSeason = (squadId: number, body: Described['SeasonFields']) =>
 export const takeSeasonBack = (squadId: number, seasonId: number) => callApi(`/squads/${squadId}/seasons/${seasonId}`, z.undefined(), { method: 'DELETE' });
 export const movePlayer = (playerId: number, squadId: number) => callApi(`/players/${playerId}/squad`, player, { method: 'PUT', body: { squadId } });
 
-const paperDay = z.object({ sessionId: z.number(), tries: z.record(z.string(), z.record(z.string(), z.number())) });
 export const openPaperDay = (squadId: number, body: Described['PaperFields']) => callApi(`/squads/${squadId}/paper-days`, paperDay, { method: 'POST', body });

@@ -132,6 +132,9 @@ export const whatIfAnswer = z.object({
   ),
 });
 
+/** The session that numbers from paper hang on, and the highest try there is of each player and line. */
+export const paperDay = z.object({ sessionId: z.number(), tries: z.record(z.string(), z.record(z.string(), z.number())) });
+
 export type SeasonPage = z.infer<typeof seasonPage>;
 export type SeasonFamily = SeasonPage['families'][number];
 export type PlayedForward = z.infer<typeof whatIfAnswer>['plays'][number];
