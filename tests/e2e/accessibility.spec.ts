@@ -20,14 +20,25 @@ for (const theme of ['paper', 'dusk'] as const) {
     await page.getByRole('button', { name: 'Add a drill' }).click();
     await expectAccessible(page, what);
     await page.goto('/squad');
-    await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Ines' }).first()).toBeVisible();
     await expectAccessible(page, what);
     await page.getByRole('button', { name: 'Add a player' }).click();
     await expectAccessible(page, what);
     await page.getByRole('button', { name: 'Cancel' }).click();
-    await page.getByRole('link', { name: 'Ines' }).click();
-    await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
+    await page.goto('/squad/paper');
+    await expect(page.getByLabel('Amina, left foot')).toBeVisible();
+    await expectAccessible(page, what);
+    await page.goto('/season');
+    await expect(page.getByRole('heading', { name: 'What the next fortnight needs' })).toBeVisible();
+    await page.getByRole('button', { name: 'What if …' }).click();
+    await expect(page.getByRole('columnheader', { name: 'As it goes' })).toBeVisible();
+    await expectAccessible(page, what);
+    await page.goto('/squad');
+    await page.getByRole('link', { name: 'Ines' }).last().click();
+    await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
     await expect(page.getByText('Private note')).toBeVisible();
+    await expectAccessible(page, what);
+    await page.locator('.folded > li summary').first().click();
     await expectAccessible(page, what);
     await page
       .getByRole('link', { name: /Every try/ })

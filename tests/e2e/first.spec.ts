@@ -59,7 +59,7 @@ test('a squad that has nothing: ten presses from the door to the clock, a guest 
 
   // A name at last.
   await page.goto('/squad');
-  await page.getByRole('button', { name: 'Change Bib 7' }).click();
+  await page.getByLabel('Change a player').selectOption('Bib 7');
   await page.getByLabel('First name').fill('Zofia');
   await page.getByRole('button', { name: 'Keep', exact: false }).last().click();
   await expect(page.getByRole('link', { name: 'Zofia' })).toBeVisible();

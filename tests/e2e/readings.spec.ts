@@ -4,8 +4,9 @@ import { signIn } from './support';
 test('two saw another number: both are shown, one is chosen, and what was said stays readable', async ({ page }) => {
   await signIn(page);
   await page.goto('/player/1');
-  const line = page.locator('.lines > li', { hasText: 'seen otherwise' });
+  const line = page.locator('.folded > li', { hasText: 'seen otherwise' });
   await expect(line).toHaveCount(1);
+  await line.locator('summary').first().click();
   await line.getByRole('link', { name: /Every try/ }).click();
   const open = page.locator('.rows > li', { hasText: 'Seen otherwise by two' });
   await expect(open).toHaveCount(1);
@@ -47,6 +48,7 @@ test('a private note is kept, and an absurd number is refused where it was typed
   await page.reload();
   await expect(page.getByLabel('Private note, for coaches and the club lead')).toHaveValue('Likes to be shown, not told.');
 
+  await page.locator('.folded > li summary').first().click();
   await page
     .getByRole('link', { name: /Every try/ })
     .first()
@@ -79,6 +81,7 @@ test('erasing asks for the name and then really erases', async ({ page }) => {
 test('twelve phones at once: every number counts, and each once', async ({ page }) => {
   await signIn(page);
   await page.goto('/player/3');
+  await page.locator('.folded > li summary').first().click();
   await page
     .getByRole('link', { name: /Every try/ })
     .first()

@@ -53,6 +53,6 @@ test('an assistant finds only their own sign-ins and password', async ({ page })
   await expect(page.getByRole('button', { name: 'Keep these settings' })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'People' })).toHaveCount(0);
   await page.goto('/player/1');
-  await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
   await expect(page.getByText('Private note')).toHaveCount(0);
 });

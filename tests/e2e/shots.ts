@@ -25,17 +25,19 @@ test('desk', async ({ page }) => {
   await expect(page.locator('.proposed')).toHaveCount(3);
   await page.screenshot(shot('proposals'));
   await page.goto('/squad');
-  await expect(page.getByRole('link', { name: 'Ines' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Ines' }).first()).toBeVisible();
   await page.screenshot(shot('squad'));
-  await page.getByRole('link', { name: 'Noor' }).click();
-  await expect(page.getByRole('heading', { name: 'Next numbers to beat' })).toBeVisible();
+  await page.getByRole('link', { name: 'Noor' }).last().click();
+  await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
   await page.screenshot(shot('player'));
 });
 
 test('records and people', async ({ page }) => {
   await signIn(page, lead);
   await page.goto('/player/1');
-  await page.locator('.lines > li', { hasText: 'seen otherwise' }).getByRole('link').click();
+  const line = page.locator('.folded > li', { hasText: 'seen otherwise' });
+  await line.locator('summary').first().click();
+  await line.getByRole('link', { name: /Every try/ }).click();
   await expect(page.getByRole('heading', { name: 'What counts' })).toBeVisible();
   await page.screenshot(shot('tries'));
   await page.goto('/settings');
