@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use App\Models\Squad;
-use App\Tenancy\ClubDay;
-use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Support\Facades\DB;
 
@@ -15,6 +13,8 @@ final readonly class SeasonSpan
 {
     /** Where nobody has said when it began, a year back. */
     private const DAYS = 365;
+
+    private const OPEN = '9999-12-30';
 
     /**
      * @param  int|null  $id  of a season that has ended; null for the one that goes on
@@ -71,20 +71,7 @@ final readonly class SeasonSpan
      */
     public function days(): array
     {
-        return [$this->from->iso(), $this->id === null ? '9999-12-31' : $this->until->iso()];
-    }
-
-    /**
-     * The same as instants.
-     *
-     * @return array{CarbonImmutable, CarbonImmutable}
-     */
-    public function instants(ClubDay $day): array
-    {
-        return [
-            $day->instant("{$this->from->iso()}T00:00"),
-            $this->id === null ? CarbonImmutable::parse('9999-12-31') : $day->instant("{$this->until->plusDays(1)->iso()}T00:00"),
-        ];
+        return [$this->from->iso(), $this->id === null ? self::OPEN : $this->until->iso()];
     }
 
     /** What tells it from others, for what is kept of it. */

@@ -41,7 +41,7 @@ final class BoardQuery
             ->where('training_sessions.squad_id', $squad->id)
             ->whereNotNull('training_sessions.run_finished_at_utc')
             ->where('training_sessions.is_only_tried', false)
-            ->whereBetween('training_sessions.starts_at_utc', $span->instants($day))
+            ->whereBetween('training_sessions.starts_at_utc', $day->instants(...$span->days()))
             ->groupBy('attendances.player_id')
             ->selectRaw('attendances.player_id, count(*) as sessions, sum(coming) as came')->get();
         foreach ($rows as $row) {

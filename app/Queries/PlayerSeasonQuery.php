@@ -159,8 +159,8 @@ final class PlayerSeasonQuery
     private function ladders(Player $player): array
     {
         $ladders = [];
-        foreach ($this->ladders->ladders($player->squad, [$player->id]) as ['ladder' => $ladder, 'drills' => $drills, 'places' => $places]) {
-            $place = $places[$player->id];
+        foreach ($this->ladders->ladders($player->squad, [$player->id]) as $one) {
+            ['ladder' => $ladder, 'drills' => $drills, 'places' => [$player->id => $place]] = $one;
             if ($place->advice === 'begin') {
                 continue;
             }
@@ -201,8 +201,8 @@ final class PlayerSeasonQuery
                 about: $ladder,
                 says: $place->advice === 'up' ? "Move on to {$name}{$ways}." : "Ease to {$name}{$ways}.",
                 evidence: new Evidence(
-                    'A rung is passed when every side meets its number in 2 of its last 3 sessions, and most passes looked at were accurate, '
-                        .'at the right pace and clean; one steps back after two sessions under half of it.',
+                    'A rung is passed when every side meets its number in 2 of its last 3 sessions, and most passes looked at were '
+                        .'accurate, at the right pace and clean; one steps back after two sessions under half of it.',
                     [$place->why],
                     1,
                     'Common practice, no source; the numbers are this tool\'s own.',
@@ -248,7 +248,7 @@ final class PlayerSeasonQuery
             ->where('attendances.player_id', $player->id)
             ->whereNotNull('training_sessions.run_finished_at_utc')
             ->where('training_sessions.is_only_tried', false)
-            ->whereBetween('training_sessions.starts_at_utc', $span->instants($day))
+            ->whereBetween('training_sessions.starts_at_utc', $day->instants(...$span->days()))
             ->selectRaw('count(*) as sessions, sum(coming) as came')->first();
 
         return ['came' => (int) ($row->came ?? 0), 'of' => (int) ($row->sessions ?? 0)];

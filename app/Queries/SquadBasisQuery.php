@@ -101,7 +101,11 @@ final class SquadBasisQuery
         return $slugs;
     }
 
-    /** @return array{set-up: Calibration, explain: Calibration, change: Calibration} how a coach's own times run against the planned ones */
+    /**
+     * How a coach's own times run against the planned ones.
+     *
+     * @return array{set-up: Calibration, explain: Calibration, change: Calibration}
+     */
     public function calibrations(?int $coachId): array
     {
         ['set-up' => $setUp, 'explain' => $explain, 'change' => $change] = $this->times($coachId);

@@ -60,8 +60,9 @@ final class SquadSeasonQuery
         $came = $this->entries($squad, $span)->groupBy('training_session_id')
             ->selectRaw('training_session_id, count(distinct player_id) as players')->pluck('players', 'training_session_id');
         $all = static fn (string $foot): string => "sum(estimated_{$foot} + counted_{$foot})";
-        $feet = "sum(case players.strong_foot when 'R' then estimated_left + counted_left when 'L' then estimated_right + counted_right end)";
-        $footed = "sum(case when players.strong_foot <> 'both' then estimated_left + counted_left + estimated_right + counted_right end)";
+        [$left, $right] = ['estimated_left + counted_left', 'estimated_right + counted_right'];
+        $feet = "sum(case players.strong_foot when 'R' then {$left} when 'L' then {$right} end)";
+        $footed = "sum(case when players.strong_foot <> 'both' then {$left} + {$right} end)";
         $rows = $this->entries($squad, $span)->groupBy('training_session_id', 'on_day', 'family')->orderBy('on_day')
             ->selectRaw('training_session_id, on_day, family, sum(ball_seconds) as seconds')
             ->selectRaw("{$all('left')} as feet_left, {$all('right')} as feet_right, {$all('unknown')} as feet_unknown")
@@ -136,7 +137,11 @@ final class SquadSeasonQuery
         return ['touches' => LoadJump::ratio(0.0, $earlier('touches')), 'strikes' => LoadJump::ratio(0.0, $earlier('strikes'))];
     }
 
-    /** @return list<array{drill: string, name: string, over: int, of: int, minutes: float}> what took longer than planned most often first */
+    /**
+     * What took longer than planned, the most often first.
+     *
+     * @return list<array{drill: string, name: string, over: int, of: int, minutes: float}>
+     */
     private function overruns(Squad $squad, SeasonSpan $span, ClubDay $day): array
     {
         $blocks = DB::table('run_parts')
@@ -147,7 +152,7 @@ final class SquadSeasonQuery
             ->where('training_sessions.squad_id', $squad->id)
             ->where('training_sessions.is_only_tried', false)
             ->where('session_blocks.was_skipped', false)
-            ->whereBetween('training_sessions.starts_at_utc', $span->instants($day))
+            ->whereBetween('training_sessions.starts_at_utc', $day->instants(...$span->days()))
             ->groupBy('run_parts.training_session_id', 'run_parts.block_key', 'drill_versions.slug')
             ->selectRaw('drill_versions.slug, max(drill_versions.name) as name')
             ->selectRaw('sum(expected_seconds) as expected, sum(actual_seconds) as actual');
@@ -174,7 +179,8 @@ final class SquadSeasonQuery
         $needs = $this->needs->of($squad, $span->until, array_values(array_map(intval(...), $squad->players->modelKeys())));
         $slugs = array_unique([...array_keys($needs->stuck), ...array_keys($needs->nextFor), ...array_keys($needs->records)]);
         $drills = [];
-        foreach (DrillVersion::openTo($squad)->where('is_current', true)->whereIn('slug', $slugs)->toBase()->get(['slug', 'name', 'family']) as $row) {
+        $versions = DrillVersion::openTo($squad)->where('is_current', true)->whereIn('slug', $slugs)->toBase();
+        foreach ($versions->get(['slug', 'name', 'family']) as $row) {
             $drills[(string) $row->slug] = ['name' => (string) $row->name, 'family' => Family::from((string) $row->family)];
         }
 

@@ -49,6 +49,16 @@ final readonly class ClubDay
         return SeasonWeek::number(CalendarDate::fromIso($seasonStartsOn->format('Y-m-d')), $this->today(), $this->weekStartsOn);
     }
 
+    /**
+     * When the first of some days begins and the last is over.
+     *
+     * @return array{CarbonImmutable, CarbonImmutable}
+     */
+    public function instants(string $from, string $until): array
+    {
+        return [$this->instant("{$from}T00:00"), $this->instant(CalendarDate::fromIso($until)->plusDays(1)->iso().'T00:00')];
+    }
+
     /** Whether an instant ahead lies in this week, the next or a later one. */
     public function week(CarbonImmutable $instant): string
     {

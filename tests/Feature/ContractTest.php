@@ -62,7 +62,8 @@ final class ContractTest extends FeatureTestCase
     {
         $this->trainOn('2026-02-03', coming: [0, 1], values: [12, 9]);
         $squad = "/api/v1/squads/{$this->squad->id}";
-        $ended = $this->actingAs($this->coach)->postJson("{$squad}/seasons", ['name' => 'Winter', 'endsOn' => '2026-02-28'])->assertCreated();
+        $ended = $this->actingAs($this->coach)->postJson("{$squad}/seasons", ['name' => 'Winter', 'endsOn' => '2026-02-28']);
+        $ended->assertCreated();
         $this->trainOn('2026-03-03', coming: [0, 1, 2, 3], values: [30, 9, 10, 14]);
         $this->trainOn('2026-03-05', coming: [0, 1, 2], values: [30, 10, 9]);
         $paper = $this->postJson("{$squad}/paper-days", ['on' => '2026-03-05', 'playerIds' => [$player]])->assertOk();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Player;
-use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Season\SessionLoad;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\Artisan;

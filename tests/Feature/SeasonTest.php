@@ -63,7 +63,8 @@ final class SeasonTest extends FeatureTestCase
     public function test_a_session_from_before_there_was_a_ledger_is_added_up_by_a_rebuild(): void
     {
         $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
-        $rows = fn (): array => DB::table('ledger_entries')->orderBy('player_id')->orderBy('drill_slug')->get()->map(fn ($row) => (array) $row)->all();
+        $rows = fn (): array => DB::table('ledger_entries')->orderBy('player_id')->orderBy('drill_slug')->get()
+            ->map(fn ($row): array => (array) $row)->all();
         $before = $rows();
         DB::table('ledger_entries')->delete();
 
@@ -97,16 +98,15 @@ final class SeasonTest extends FeatureTestCase
         $this->trainOn('2026-03-03', coming: [0], values: [30]);
         $this->trainOn('2026-03-05', coming: [0], values: [30]);
         $player = $this->players[0];
-        $advised = fn (): array => collect($this->page($player)['ladders'])->firstWhere('slug', 'turns-over-the-line');
         // The left foot has no number yet: nothing to say yes to.
-        self::assertSame('stay', $advised()['advice']);
+        self::assertSame('stay', $this->advised($player)['advice']);
         DB::table('line_days')->insert(array_map(fn (string $day): array => [
             'club_id' => $this->squad->club_id, 'player_id' => $player->id, 'line_key' => $this->leftLine(), 'on_day' => $day,
             'best' => 30, 'median' => 30, 'tries' => 1, 'open_tries' => 0,
         ], ['2026-03-03', '2026-03-05']));
         $this->forget();
 
-        $advice = $advised();
+        $advice = $this->advised($player);
         self::assertSame(['up', 1], [$advice['advice'], $advice['rung']]);
         $path = "/api/v1/players/{$player->id}/advice/turns-over-the-line";
         $answer = fn (string $said, string $why, ?User $by = null): TestResponse => $this->actingAs($by ?? $this->coach)
@@ -116,7 +116,7 @@ final class SeasonTest extends FeatureTestCase
         $answer('perhaps', $advice['why'])->assertStatus(422)->assertJsonPath('fields.0.path', 'answer');
         $answer('no', $advice['why'])->assertNoContent();
 
-        self::assertSame(['held', 0], [$advised()['advice'], $advised()['rung']]);
+        self::assertSame(['held', 0], [$this->advised($player)['advice'], $this->advised($player)['rung']]);
         // Nothing asks any more, so there is nothing to answer.
         $answer('yes', $advice['why'])->assertStatus(422);
         // The plan hears it too: the next rung is nobody's next any more.
@@ -253,6 +253,12 @@ final class SeasonTest extends FeatureTestCase
     {
         return $this->actingAs($this->coach->fresh() ?? $this->coach)
             ->getJson("/api/v1/players/{$player->id}".($season === null ? '' : "?season={$season}"))->assertOk()->json();
+    }
+
+    /** @return array<string, mixed> the ladder of turns, as the player's page has it */
+    private function advised(Player $player): array
+    {
+        return (array) collect($this->page($player)['ladders'])->firstWhere('slug', 'turns-over-the-line');
     }
 
     private function leftLine(): string

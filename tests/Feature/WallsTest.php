@@ -389,9 +389,9 @@ final class WallsTest extends FeatureTestCase
             );
         }
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
-        foreach ($this->app->make(LadderQuery::class)->ladders($this->squad->fresh() ?? $this->squad) as ['ladder' => $ladder, 'places' => $places]) {
-            if ($ladder->slug === 'turns-over-the-line') {
-                return $places[$this->players[0]->id]->why;
+        foreach ($this->app->make(LadderQuery::class)->ladders($this->squad->fresh() ?? $this->squad) as $one) {
+            if ($one['ladder']->slug === 'turns-over-the-line') {
+                return $one['places'][$this->players[0]->id]->why;
             }
         }
         self::fail('There is no ladder of turns.');

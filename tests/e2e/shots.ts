@@ -30,6 +30,9 @@ test('desk', async ({ page }) => {
   await page.getByRole('link', { name: 'Noor' }).last().click();
   await expect(page.getByRole('heading', { name: 'What is next' })).toBeVisible();
   await page.screenshot(shot('player'));
+  await page.goto('/season');
+  await expect(page.getByRole('heading', { name: 'What the next fortnight needs' })).toBeVisible();
+  await page.screenshot(shot('season'));
 });
 
 test('records and people', async ({ page }) => {
@@ -50,9 +53,6 @@ test('book', async ({ page }) => {
   await page.goto('/book');
   await expect(page.getByRole('link', { name: 'Sole taps' })).toBeVisible();
   await page.screenshot(shot('book'));
-  await page.goto('/book/full-spin');
-  await expect(page.getByRole('list', { name: 'Step by step' })).toBeVisible();
-  await page.screenshot(shot('move'));
   await page.goto('/book/drills?people=alone&wall=no&width=6');
   await expect(page.getByText(/^\d+ drills$/)).toBeVisible();
   await page.screenshot(shot('drills'));

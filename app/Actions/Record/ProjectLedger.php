@@ -24,6 +24,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * The touch ledger: what a session left on each player as it was planned is kept once, when the run is closed; what was counted takes its
  * place set by set, whenever numbers come in or are mended. A rebuild reads the same marks and gives the same.
+ *
+ * @phpstan-type Planned array{planned: array<string, float>, sets: array<string, int>, perCount: array<string, array<string, float>>}
  */
 final class ProjectLedger
 {
@@ -97,7 +99,7 @@ final class ProjectLedger
         $counts = $this->counts($sessionIds, $playerIds);
         $rows = [];
         foreach ($entries as $entry) {
-            /** @var array{planned: array<string, float>, sets: array<string, int>, perCount: array<string, array<string, float>>} $planned */
+            /** @var Planned $planned */
             $planned = json_decode((string) $entry->planned, true, 8, JSON_THROW_ON_ERROR);
             $own = $counts["{$entry->training_session_id} {$entry->player_id} {$entry->drill_slug}"] ?? [];
             $rows[] = (array) $entry + self::columns(DrillTouches::fromFields($planned)->with($own));
@@ -175,7 +177,8 @@ final class ProjectLedger
             ]);
         $readings = [];
         foreach ($marks as $mark) {
-            $readings["{$mark->training_session_id} {$mark->player_id} {$mark->slug}"][(string) $mark->side][(string) $mark->kind][(int) $mark->try_number][] = new CoreMark(
+            $drill = "{$mark->training_session_id} {$mark->player_id} {$mark->slug}";
+            $readings[$drill][(string) $mark->side][(string) $mark->kind][(int) $mark->try_number][] = new CoreMark(
                 CalendarDate::fromIso((string) $mark->marked_on),
                 (float) $mark->value,
                 (bool) $mark->is_void,

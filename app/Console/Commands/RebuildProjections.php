@@ -37,7 +37,8 @@ class RebuildProjections extends Command
             $bar->finish();
             $this->newLine();
             $this->info(
-                "{$club->name}: {$counts['players']} players, {$counts['lineDays']} line days, {$counts['bests']} bests, {$entries} entries.",
+                "{$club->name}: {$counts['players']} players, {$counts['lineDays']} line days, {$counts['bests']} bests, "
+                ."{$entries} entries of the ledger.",
             );
         }
         $context->leave();

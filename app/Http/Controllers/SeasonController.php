@@ -69,7 +69,7 @@ class SeasonController extends Controller
         $today = $this->day($request)->today();
         $span = SeasonSpan::current($squad, $today);
 
-        return new JsonResponse($history->remember($squad, "what-if.{$span->key()}", function () use ($seasons, $squad, $span, $today): array {
+        $ahead = function () use ($seasons, $squad, $span, $today): array {
             $played = $seasons->played($squad, $span);
             $plays = array_map(fn (WhatIf $what): ?PlayedForward => PlayedForward::of($played, $today, $what, $squad->id), WhatIf::cases());
 
@@ -80,7 +80,9 @@ class SeasonController extends Controller
                     array_values(array_filter($plays, fn (?PlayedForward $play): bool => $play !== null)),
                 ),
             ];
-        }));
+        };
+
+        return new JsonResponse($history->remember($squad, "what-if.{$span->key()}", $ahead));
     }
 
     #[

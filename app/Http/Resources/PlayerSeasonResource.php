@@ -26,7 +26,9 @@ use FleetSparrow\Core\Shared\LengthUnit;
     'trend' => "'too-few'|'no-clear-change'|'better'|'clearly-better'|'worse'|'clearly-worse'", 'words' => 'string',
     'evidence' => 'Evidence',
 ])]
-#[Shape('LineSlope', ['aWeek' => 'number', 'low' => 'number?', 'high' => 'number?', 'days' => 'int', 'start' => 'number', 'end' => 'number'])]
+#[Shape('LineSlope', [
+    'aWeek' => 'number', 'low' => 'number?', 'high' => 'number?', 'days' => 'int', 'start' => 'number', 'end' => 'number',
+])]
 #[Shape('LineDropOff', ['percent' => 'int', 'isHabit' => 'bool', 'evidence' => 'Evidence'])]
 #[Shape('PlayerLine', [
     'line' => 'Line', 'verdict' => 'LineVerdict', 'slope' => 'LineSlope?', 'typicalError' => 'number?', 'isStale' => 'bool',
@@ -45,7 +47,8 @@ use FleetSparrow\Core\Shared\LengthUnit;
 #[Shape('PurposeTouches', ['purpose' => 'string', 'touches' => 'int'])]
 #[Shape('WeekTouches', ['week' => 'int', 'from' => 'date', 'touches' => 'FootTouches'])]
 #[Shape('TouchLedger', [
-    'all' => 'FootTouches', 'counted' => 'FootTouches', 'estimated' => 'FootTouches', 'ballMinutes' => 'int', 'surfaces' => 'SurfaceTouches[]',
+    'all' => 'FootTouches', 'counted' => 'FootTouches', 'estimated' => 'FootTouches', 'ballMinutes' => 'int',
+    'surfaces' => 'SurfaceTouches[]',
     'purposes' => 'PurposeTouches[]', 'weeks' => 'WeekTouches[]', 'evidence' => 'Evidence',
 ])]
 #[Shape('SeasonDays', ['id' => 'int?', 'name' => 'string', 'from' => 'date', 'until' => 'date'])]

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Caution\LoadJump;
 use FleetSparrow\Core\Drill\Family;
+use FleetSparrow\Core\Progress\Standstill;
 use FleetSparrow\Core\Season\Fade;
 use FleetSparrow\Core\Season\FamilyCoverage;
 use FleetSparrow\Core\Shared\Evidence;
@@ -105,13 +106,15 @@ final class Fortnight
                 continue;
             }
             $family = Family::from($one->family);
-            $before = $one->weakerBefore === null ? '' : sprintf(', %d%% in the four weeks before', (int) round(100.0 * $one->weakerBefore));
+            $before = $one->weakerBefore === null
+                ? ''
+                : sprintf(', %d%% in the four weeks before', (int) round(100.0 * $one->weakerBefore));
             $needs[] = new FortnightNeed(
                 about: ucfirst($family->words()).' with the other foot',
                 says: sprintf('%d%% of the touches in the last four weeks%s.', (int) round(100.0 * $one->weakerLately), $before),
                 evidence: new Evidence(
-                    'Touches with each player\'s weaker foot as a share of those whose foot is known, over the last 28 days; who uses both is '
-                        .'left out.',
+                    'Touches with each player\'s weaker foot as a share of those whose foot is known, over the last 28 days; who uses '
+                        .'both is left out.',
                     [sprintf('%.3f, wanted %.1f at least.', $one->weakerLately, FootBalance::LEAST_SHARE)],
                     count($one->weeks),
                     'Scripts of the drill book; the limit is this tool\'s own.',
@@ -140,10 +143,9 @@ final class Fortnight
                 says: ($count === 1 ? 'One is stuck' : "{$count} are stuck").': '
                     .self::names(array_map(static fn (Noted $one): string => $one->name, $players)).'. Ease it, or change the task.',
                 evidence: new Evidence(
-                    'Stuck where the record has stood for three weeks or more, four later days or more did not better it, and the middle slope of '
-                        .'the days does not climb all the same.',
+                    Standstill::RULE,
                     array_map(
-                        static fn (Noted $one): string => sprintf('%s: %g since %s.', $one->name, $one->value, $one->since?->iso() ?? 'the start'),
+                        static fn (Noted $one): string => "{$one->name}: {$one->value} since ".($one->since?->iso() ?? 'the start').'.',
                         $players,
                     ),
                     $count,

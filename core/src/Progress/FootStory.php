@@ -58,8 +58,8 @@ final readonly class FootStory
     public static function evidence(array $ratios): Evidence
     {
         return new Evidence(
-            'The other foot\'s session value ÷ the strong foot\'s, the nearest within fourteen days; the other way round for times. Over 1 the '
-                .'other foot is ahead.',
+            'The other foot\'s session value ÷ the strong foot\'s, the nearest within fourteen days; the other way round for times. '
+                .'Over 1 the other foot is ahead.',
             array_map(static fn (string $about, FootRatio $ratio): string => $about.': '.implode(', ', array_map(
                 static fn (array $day): string => sprintf('%.2f', $day['ratio']),
                 array_slice($ratio->days, -6),

@@ -57,7 +57,8 @@ final readonly class LadderPlace
         $isSame = $answer->why === $this->why && in_array($this->advice, ['up', 'back'], true);
 
         return match (true) {
-            $isSame && ! $answer->isTaken => new self($this->advice === 'up' ? max(0, $this->rung - 1) : $this->rung + 1, 'held', $this->why),
+            $isSame && ! $answer->isTaken && $this->advice === 'up' => new self(max(0, $this->rung - 1), 'held', $this->why),
+            $isSame && ! $answer->isTaken => new self($this->rung + 1, 'held', $this->why),
             $isSame => new self($this->rung, 'stay', $this->why),
             $answer->isTaken && $this->rung < $answer->rung && $this->advice !== 'back' => new self(
                 $answer->rung,

@@ -94,10 +94,11 @@ final readonly class LineStory
     private function verdictNews(): ?News
     {
         $verdict = $this->verdict;
-        if ($verdict->before === null || $verdict->after === null || in_array($verdict->trend, [Trend::TooFew, Trend::NoClearChange], true)) {
+        $isWorse = in_array($verdict->trend, [Trend::Worse, Trend::ClearlyWorse], true);
+        $isBetter = in_array($verdict->trend, [Trend::Better, Trend::ClearlyBetter], true);
+        if ($verdict->before === null || $verdict->after === null || ! ($isWorse || $isBetter)) {
             return null;
         }
-        $isWorse = in_array($verdict->trend, [Trend::Worse, Trend::ClearlyWorse], true);
         $change = sprintf('%s to %s %s', self::number($verdict->before), self::number($verdict->after), $this->unit);
 
         return new News(
@@ -114,7 +115,7 @@ final readonly class LineStory
     {
         $verdict = $this->verdict;
         $inputs = $verdict->before === null || $verdict->after === null || $verdict->spread === null ? [
-            sprintf('%d days so far; it takes %d, and at least two differences to tell how far a number strays.', $verdict->values, Verdict::FEWEST),
+            "{$verdict->values} days so far; it takes ".Verdict::FEWEST.', and at least two differences to tell how far a number strays.',
         ] : [
             sprintf('Mean of the earlier half %s, of the later half %s.', self::number($verdict->before), self::number($verdict->after)),
             sprintf(
@@ -132,8 +133,8 @@ final readonly class LineStory
                 .'so that one number does not turn it about.',
             inputs: $inputs,
             count: $verdict->values,
-            source: 'Typical error: Hopkins 2000, Sports Medicine 30:1. Smallest change: Hopkins 2004, Sportscience 8:1. The limits are this '
-                .'tool\'s own.',
+            source: 'Typical error: Hopkins 2000, Sports Medicine 30:1. Smallest change: Hopkins 2004, Sportscience 8:1. The limits are '
+                .'this tool\'s own.',
         );
     }
 
@@ -177,8 +178,7 @@ final readonly class LineStory
                 $this->still->sessions,
             ),
             evidence: new Evidence(
-                'Stuck where the record has stood for three weeks or more, four later days or more did not better it, and the middle slope of '
-                    .'the days does not climb all the same.',
+                Standstill::RULE,
                 ["The record is of {$this->still->since->iso()}; {$this->still->sessions} days with a number came after it."],
                 count($this->line->days),
                 'This tool\'s own values.',
@@ -234,8 +234,8 @@ final readonly class LineStory
             about: $this->about,
             says: self::number($this->target->value)." {$this->unit}, {$this->target->because}.",
             evidence: new Evidence(
-                'The number to beat, by the way of setting it that the squad has chosen. Its chance: Student\'s t about the mean of the last '
-                    .'eight days\' bests, or about their line where that climbs or falls beyond doubt; hits of n are binomial.',
+                'The number to beat, by the way of setting it that the squad has chosen. Its chance: Student\'s t about the mean of the '
+                    .'last eight days\' bests, or about their line where that climbs or falls beyond doubt; hits of n are binomial.',
                 [
                     'Best of the last days: '.implode(', ', array_map(
                         static fn (SessionValue $day): string => self::number($day->best),

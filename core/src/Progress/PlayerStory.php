@@ -78,7 +78,7 @@ final class PlayerStory
                 'Record lines with five days or more this season on which the record has stood for three weeks, four later days did not '
                     .'better it, and the middle slope of the days does not climb all the same.',
                 array_map(
-                    static fn (LineStory $line): string => sprintf('%s: %g since %s.', $line->about, $line->still->value ?? 0.0, $line->still?->since->iso()),
+                    static fn (LineStory $line): string => "{$line->about}: {$line->still?->value} since {$line->still?->since->iso()}.",
                     $stuck,
                 ),
                 array_sum(array_map(static fn (LineStory $line): int => count($line->line->days), $met)),

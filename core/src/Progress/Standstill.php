@@ -9,11 +9,15 @@ use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\CalendarDate;
 
 /**
- * Whether a player is stuck: the record has stood for three weeks or more, four later days or more did not better it (default), and the days
- * do not climb all the same. A lucky day sets a record that stands for weeks while the level is on its way, which is not being stuck.
+ * Whether a player is stuck: the record has stood for three weeks or more, four later days or more did not better it (default), and the
+ * days do not climb all the same. A lucky day sets a record that stands for weeks while the level is on its way, which is not being stuck.
  */
 final readonly class Standstill
 {
+    /** As it is said to a coach. */
+    public const RULE = 'Stuck where the record has stood for three weeks or more, four later days or more did not better it, and the '
+        .'middle slope of the days does not climb all the same.';
+
     private const DAYS = 21;
 
     private const SESSIONS = 4;

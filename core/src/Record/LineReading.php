@@ -83,7 +83,9 @@ final readonly class LineReading
     {
         $record = $this->recordDay();
 
-        return $record !== null && count($this->days) + ($this->before === null ? 0 : 1) > 1 && $record->on->compareTo($day) === 0 ? $record->best : null;
+        $days = count($this->days) + ($this->before === null ? 0 : 1);
+
+        return $record !== null && $days > 1 && $record->on->compareTo($day) === 0 ? $record->best : null;
     }
 
     public function lastDay(): ?SessionValue

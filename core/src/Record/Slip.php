@@ -19,6 +19,7 @@ final class Slip
     /** Example: `Slip::isLikely(12.0, 120.0)` is `true`. */
     public static function isLikely(?float $bestSoFar, float $value): bool
     {
-        return $bestSoFar !== null && $bestSoFar >= self::FROM && ($value >= $bestSoFar * self::TIMES || $value <= $bestSoFar / self::TIMES);
+        return $bestSoFar !== null && $bestSoFar >= self::FROM
+            && ($value >= $bestSoFar * self::TIMES || $value <= $bestSoFar / self::TIMES);
     }
 }

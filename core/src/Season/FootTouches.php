@@ -17,7 +17,12 @@ final readonly class FootTouches
 
     public function plus(self $more): self
     {
-        return new self($this->left + $more->left, $this->right + $more->right, $this->unknown + $more->unknown, $this->other + $more->other);
+        return new self(
+            $this->left + $more->left,
+            $this->right + $more->right,
+            $this->unknown + $more->unknown,
+            $this->other + $more->other,
+        );
     }
 
     public function times(float $factor): self

@@ -100,7 +100,7 @@ final readonly class TouchLedger
                 .'other sets, as the session was planned for whoever came. A touch whose foot the script leaves open is of an unknown side '
                 .'and is never split.',
             [
-                sprintf('%d counted and %d estimated touches.', (int) round($this->counted->total()), (int) round($this->estimated->total())),
+                round($this->counted->total()).' counted and '.round($this->estimated->total()).' estimated touches.',
                 sprintf('%d drills on %d days.', count($drills), count($days)),
             ],
             count($this->entries),

@@ -48,7 +48,8 @@ final class SeasonAheadTest extends TestCase
         self::assertSame([3, false], [$all['dribbling']->daysAgo, $all['dribbling']->isStale()]);
         self::assertSame(60.0 / 160.0, $all['dribbling']->weakerLately);
         // 3 March to 5 April are 33 days.
-        self::assertSame([33, true, '2026-03-03'], [$all['juggling']->daysAgo, $all['juggling']->isStale(), $all['juggling']->lastOn->iso()]);
+        $juggling = $all['juggling'];
+        self::assertSame([33, true, '2026-03-03'], [$juggling->daysAgo, $juggling->isStale(), $juggling->lastOn->iso()]);
         self::assertNull($all['juggling']->weakerLately);
         self::assertSame(0.5, $all['juggling']->weakerBefore);
     }
@@ -129,7 +130,10 @@ final class SeasonAheadTest extends TestCase
         self::assertSame([
             ['A lighter week', 'The last seven days had 1.7 times the touches of the four weeks before.', null, null, false],
             ['Juggling', 'Not met for 33 days. 3 have a number to beat.', 'juggling', null, false],
-            ['Dribbling with the other foot', '29% of the touches in the last four weeks, 29% in the four weeks before.', 'dribbling', null, true],
+            [
+                'Dribbling with the other foot', '29% of the touches in the last four weeks, 29% in the four weeks before.', 'dribbling',
+                null, true,
+            ],
             ['Inside cut', 'Next on a ladder for Amina, Bo, Dag, Elif and 2 more.', 'turning', 'cut', false],
             ['Gate to gate', '2 are stuck: Piet, Kofi. Ease it, or change the task.', 'passing', null, false],
         ], array_map(static fn (FortnightNeed $one): array => [

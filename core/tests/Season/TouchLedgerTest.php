@@ -49,7 +49,10 @@ final class TouchLedgerTest extends TestCase
         return DrillTouches::of($block, StrongFoot::Right, $right->plus($left));
     }
 
-    /** @return array{float, float, float, float} left and right, estimated and then counted */
+    /**
+     * @param  array<string, list<float>>  $counts
+     * @return array{float, float, float, float} left and right, estimated and then counted
+     */
     private static function feet(DrillTouches $touches, array $counts): array
     {
         ['estimated' => $estimated, 'counted' => $counted] = $touches->with($counts);
@@ -78,7 +81,8 @@ final class TouchLedgerTest extends TestCase
     public function test_tries_for_good_ones_are_reps_that_were_done(): void
     {
         // 10 good ones a side planned at 12.5 tries: 25 touches with each foot; on the left it took 14 tries.
-        self::assertSame([0.0, 25.0, 28.0, 0.0], self::feet(self::planned(self::pullBack('tries-for-quota', 'quota'), 25.0), ['L' => [14.0]]));
+        $quota = self::planned(self::pullBack('tries-for-quota', 'quota'), 25.0);
+        self::assertSame([0.0, 25.0, 28.0, 0.0], self::feet($quota, ['L' => [14.0]]));
     }
 
     public function test_the_longest_run_tells_no_touches(): void

@@ -12,14 +12,18 @@ use FleetSparrow\Core\Statistics\TheilSen;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Against R, and against tables in print. */
+/**
+ * Against R, and against tables in print.
+ *
+ * @phpstan-type InR array{name: string, days: list<float>, values: list<float>, slope: float, low: float, high: float, typicalError: float,
+ *     median: float}
+ */
 final class LinesInRTest extends TestCase
 {
-    /** @return array<string, array{list<float>, list<float>, array{slope: float, low: float, high: float, typicalError: float, median: float}}> */
+    /** @return array<string, array{list<float>, list<float>, InR}> */
     public static function lines(): array
     {
-        /** @var array{cases: list<array{name: string, days: list<float>, values: list<float>, slope: float, low: float, high: float,
-         *     typicalError: float, median: float}>} $golden */
+        /** @var array{cases: list<InR>} $golden */
         $golden = json_decode((string) file_get_contents(__DIR__.'/../golden/lines-in-r.json'), true, flags: JSON_THROW_ON_ERROR);
 
         return array_combine(
@@ -31,13 +35,14 @@ final class LinesInRTest extends TestCase
     /**
      * @param  list<float>  $days
      * @param  list<float>  $values
-     * @param  array{slope: float, low: float, high: float, typicalError: float, median: float}  $expected
+     * @param  InR  $expected
      */
     #[DataProvider('lines')]
     public function test_slope_interval_typical_error_and_median_are_those_of_r(array $days, array $values, array $expected): void
     {
         $floats = array_map(floatval(...), $values);
-        $found = TheilSen::of(array_map(static fn (float $day, float $value): array => [$day, $value], array_map(floatval(...), $days), $floats));
+        $points = array_map(static fn (float $day, float $value): array => [$day, $value], array_map(floatval(...), $days), $floats);
+        $found = TheilSen::of($points);
 
         self::assertNotNull($found);
         foreach ([

@@ -19,7 +19,19 @@ export function BoardByDrill({ board, players, mayRank }: BoardByDrillProps) {
   const [isRanked, setRanked] = useState(false);
   const group = groups[chosen] ?? groups[0];
   const [line] = group?.lines ?? [];
-  if (!group || !line) return <p>No number yet. The first one is written down in a run.</p>;
+  if (!group || !line)
+    return (
+      <div className="tight">
+        <p>No number yet. The first one is written down in a run.</p>
+        <ul className="rows">
+          {players.map((player) => (
+            <li key={player.id}>
+              <Link to={`/player/${player.id}`}>{player.name}</Link> <span className="quiet">{player.bib}</span>
+            </li>
+          ))}
+        </ul>
+      </div>
+    );
   return (
     <div className="tight">
       <select aria-label="Drill" className="choice wide" value={chosen} onChange={(event) => setChosen(Number(event.target.value))}>
