@@ -23,5 +23,5 @@ export default defineConfig({
       ],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   // What needs a document says so at its head; the others start without one.
-  test: { environment: 'node', include: ['resources/js/**/*.test.{ts,tsx}'] },
+  test: { environment: 'node', include: ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'] },
 });

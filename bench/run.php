@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\MoveQuery;
 use App\Queries\SquadBasisQuery;
 use App\Tenancy\ClubContext;
+use Bench\Caller;
 use Bench\Rubric;
 use FleetSparrow\Core\Advice\RubricRule;
 use FleetSparrow\Core\Book\DrillFilter;
@@ -38,12 +39,8 @@ use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Contracts\Console\Kernel;
-use Illuminate\Contracts\Http\Kernel as HttpKernel;
 use Illuminate\Foundation\Application;
-use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /*
@@ -53,6 +50,7 @@ use Illuminate\Support\Facades\DB;
  */
 
 require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Caller.php';
 require __DIR__.'/Rubric.php';
 
 const ROUNDS = 60;
@@ -99,75 +97,9 @@ $plan = fn (int $count): array => [
 ];
 $session = $squad->trainingSessions()->whereNull('run_finished_at_utc')->orderBy('id')->firstOrFail();
 
-$http = curl_init();
-// Cookies stay in memory. A file named anew at every call would be read once more each time, and the calls grow slower.
-curl_setopt($http, CURLOPT_COOKIEFILE, '');
-$call = function (string $method, string $path, ?array $body = null) use ($http, $address): float {
-    $token = '';
-    foreach (curl_getinfo($http, CURLINFO_COOKIELIST) as $line) {
-        $parts = explode("\t", $line);
-        $token = ($parts[5] ?? '') === 'XSRF-TOKEN' ? urldecode($parts[6]) : $token;
-    }
-    /** @var non-empty-string $method */
-    curl_setopt($http, CURLOPT_CUSTOMREQUEST, $method);
-    curl_setopt_array($http, [
-        CURLOPT_URL => "{$address}{$path}", CURLOPT_RETURNTRANSFER => true,
-        CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', "X-XSRF-TOKEN: {$token}"],
-    ]);
-    $start = hrtime(true);
-    curl_exec($http);
-    $milliseconds = (hrtime(true) - $start) / 1e6;
-    $status = curl_getinfo($http, CURLINFO_RESPONSE_CODE);
-    if ($status >= 400 && $path !== '/api/v1/pulse') {
-        fwrite(STDERR, "{$method} {$path} answered {$status}.\n");
-        exit(1);
-    }
-
-    return $milliseconds;
-};
-$median = function (callable $run, int $rounds = ROUNDS) use ($isShort): float {
-    $rounds = $isShort ? 1 : $rounds;
-    for ($i = 0; $i < min(20, $rounds); $i++) {
-        $run();
-    }
-    $times = array_map(fn () => $run(), range(1, $rounds));
-    sort($times);
-
-    return $times[intdiv($rounds, 2)];
-};
-/** @return array{int, float} queries, peak memory in MB */
-$inside = function (string $method, string $path, ?array $body = null) use ($app, $coach, $context): array {
-    $context->leave();
-    Auth::forgetGuards();
-    Auth::login(User::query()->findOrFail($coach->id));
-    $queries = 0;
-    /** @var bool $listening */
-    $listening = true;
-    DB::listen(function () use (&$queries, &$listening): void {
-        $queries += $listening ? 1 : 0;
-    });
-    $request = Request::create(
-        $path,
-        $method,
-        // As a browser that has been here: a stranger may send little.
-        cookies: [Config::string('session.cookie') => 'of the bench'],
-        content: $body === null ? '' : (string) json_encode($body),
-        server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
-    );
-    Auth::guard()->setUser(User::query()->findOrFail($coach->id));
-    $queries = 0;
-    memory_reset_peak_usage();
-    $router = $app->make('router');
-    $response = $app->make(HttpKernel::class)->handle($request);
-    $listening = false;
-    if ($response->getStatusCode() >= 400 && $response->getStatusCode() !== 419) {
-        fwrite(STDERR, "{$method} {$path} answered {$response->getStatusCode()} inside.\n");
-        exit(1);
-    }
-
-    return [$queries + 1, memory_get_peak_usage() / 1048576];
-};
+$caller = new Caller($address);
+$call = $caller->call(...);
+$median = fn (callable $run, int $rounds = ROUNDS): float => $caller->median($run, $isShort ? 1 : $rounds, before: 20);
 
 $call('GET', '/api/v1/pulse');
 $call('POST', '/api/v1/sign-in', ['email' => 'coach@heron-quay.example', 'password' => 'salt-marsh-42']);
@@ -274,7 +206,7 @@ foreach ($figures as [$name, $method, $path, $body, $rounds]) {
     sort($empty);
     $beside = $empty[intdiv(count($empty), 2)];
     $app['env'] = 'testing'; // the token check stands aside for calls inside this process
-    [$queries, $memory] = $inside($method, $path, $body());
+    [$queries, $memory] = $caller->inside($app, $coach, $path, $method, $body());
     printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $milliseconds / $beside, $queries, $memory);
 }
 /** A figure of the core alone: milliseconds of one go. */

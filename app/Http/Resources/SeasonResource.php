@@ -25,12 +25,13 @@ use FleetSparrow\Core\Season\SeasonWeek;
 #[Shape('FortnightNeed', [
     'about' => 'string', 'says' => 'string', 'evidence' => 'Evidence', 'theme' => 'string?', 'drill' => 'string?', 'isOtherFoot' => 'bool',
 ])]
-#[Shape('SeasonLoad', ['touches' => 'number?', 'strikes' => 'number?', 'cautionOver' => 'number'])]
+#[Shape('SeasonLoad', ['touches' => 'number?', 'strikes' => 'number?', 'cautionOver' => 'number', 'evidence' => 'Evidence'])]
 #[Shape('OwnTime', ['part' => "'set-up'|'explain'|'change'", 'factor' => 'number', 'blocks' => 'int'])]
 #[Shape('Overrun', ['drill' => 'string', 'name' => 'string', 'over' => 'int', 'of' => 'int', 'minutes' => 'number'])]
 #[Shape('SeasonPage', [
     'season' => 'SeasonDays', 'endedSeasons' => 'EndedSeason[]', 'weeks' => 'SeasonWeek[]', 'families' => 'SeasonFamily[]',
     'fullest' => 'int', 'needs' => 'FortnightNeed[]', 'load' => 'SeasonLoad', 'times' => 'OwnTime[]', 'overruns' => 'Overrun[]',
+    'timesEvidence' => 'Evidence',
     'nextSessionId' => 'int?', 'sessions' => 'int',
 ])]
 #[Shape('PlayedRange', ['low' => 'number', 'middle' => 'number', 'high' => 'number'])]
@@ -73,6 +74,7 @@ final class SeasonResource
                 'touches' => $season->load['touches'] === null ? null : round($season->load['touches'], 2),
                 'strikes' => $season->load['strikes'] === null ? null : round($season->load['strikes'], 2),
                 'cautionOver' => LoadJump::CAUTION_OVER,
+                'evidence' => PlayerSeasonResource::evidence(LoadJump::evidence($season->load['touches'], $season->load['strikes'])),
             ],
             'times' => array_map(fn (string $part, Calibration $time): array => [
                 'part' => $part,
@@ -80,6 +82,11 @@ final class SeasonResource
                 'blocks' => $time->blocks,
             ], array_keys($season->times), array_values($season->times)),
             'overruns' => $season->overruns,
+            'timesEvidence' => PlayerSeasonResource::evidence(Calibration::evidence([
+                'Laying out' => $season->times['set-up'],
+                'Explaining' => $season->times['explain'],
+                'Changing over' => $season->times['change'],
+            ])),
             'sessions' => count(array_unique(array_map(fn ($one): int => $one->session, $season->played))),
         ];
     }

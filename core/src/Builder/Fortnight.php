@@ -48,12 +48,7 @@ final class Fortnight
         return $load === null || $load <= LoadJump::CAUTION_OVER ? [] : [new FortnightNeed(
             about: 'A lighter week',
             says: sprintf('The last seven days had %.1f times the touches of the four weeks before.', $load),
-            evidence: new Evidence(
-                'Touches of one player in the last seven days, against the mean of the four weeks before those.',
-                [sprintf('%.2f; a caution from %.1f on.', $load, LoadJump::CAUTION_OVER)],
-                5,
-                'This tool\'s own default; the ratio is debated.',
-            ),
+            evidence: LoadJump::evidence($load, null),
             weight: 100.0,
         )];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Clock;
 
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Shared\Evidence;
 use FleetSparrow\Core\Statistics\Median;
 
 /**
@@ -24,6 +25,32 @@ final readonly class Calibration
 
     private function __construct(public float $factor, public float $variation, public int $blocks, public int $leftOut)
     {
+    }
+
+    /**
+     * How the factors of a coach are known.
+     *
+     * @param  array<string, self>  $parts  laying out, explaining … → factor
+     */
+    public static function evidence(array $parts): Evidence
+    {
+        return new Evidence(
+            'The median of actual ÷ planned over your last forty stretches of each kind, in all squads, pulled toward 1 as if three more '
+                .'had gone to plan. What was passed in under a third of the plan, or took over three times as long, is left out.',
+            array_map(
+                static fn (string $part, self $one): string => sprintf(
+                    '%s: %.2f from %d, %d left out.',
+                    $part,
+                    $one->factor,
+                    $one->blocks,
+                    $one->leftOut,
+                ),
+                array_keys($parts),
+                array_values($parts),
+            ),
+            array_sum(array_map(static fn (self $one): int => $one->blocks, $parts)),
+            'This tool\'s own rule.',
+        );
     }
 
     public static function none(float $variation = 0.25): self

@@ -4,6 +4,9 @@ import type { PlayerLine } from '../../shared/api/seasonSchemas';
 import { mark, shortDay } from '../../shared/lib/format';
 import { Stitch } from '../../shared/ui/Stitches';
 
+/** Of what is counted in whole numbers there is no half. */
+const marksOf = (ticks: number[], step: number): number[] => (step < 1 ? ticks : ticks.filter(Number.isInteger));
+
 interface LineChartProps {
   one: PlayerLine;
   label: string;
@@ -49,7 +52,7 @@ export function LineChart({ one, label }: LineChartProps) {
       <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${label}: ${said}`}>
         {days.length > 2 && band && <path d={band} fill="var(--line)" opacity={0.55} />}
         {days.length > 2 && way && <path d={way} stroke="var(--quiet)" strokeWidth="1.2" fill="none" />}
-        {y.ticks(3).map((tick) => (
+        {marksOf(y.ticks(3), line.step).map((tick) => (
           <text key={tick} x={width - right + 12} y={y(tick) + 4} fontSize="12" fill="var(--quiet)">
             {mark(tick, tick % 1 === 0 ? 1 : 0.1)}
           </text>

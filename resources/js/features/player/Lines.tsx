@@ -65,7 +65,7 @@ function Summary({ one }: { one: PlayerLine }) {
 }
 
 function Behind({ one, playerId }: { one: PlayerLine; playerId: number }) {
-  const { line, record, slope, typicalError, dropOff, days } = one;
+  const { line, record, slope, typicalError, dropOff, days, target } = one;
   return (
     <div className="tight behind">
       <LineChart one={one} label={nameOf(one)} />
@@ -83,6 +83,16 @@ function Behind({ one, playerId }: { one: PlayerLine; playerId: number }) {
         {typicalError !== null && `A day strays by ±${typicalError} by itself: the pale band.`}{' '}
         {dropOff && `The last set of a session is ${signed(dropOff.percent)} in 100 of the first.`}
       </p>
+      {target && (
+        <p>
+          Next to beat <span className="num">{mark(target.value, line.step)}</span>{' '}
+          <span className="quiet">
+            {target.because}
+            {target.chance !== null && `, about ${Math.round(target.chance * 10)} times in 10`}
+            {target.harder && `. ${target.harder}`}
+          </span>
+        </p>
+      )}
       <details>
         <summary>As a table</summary>
         <table className="plain">

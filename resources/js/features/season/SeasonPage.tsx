@@ -51,7 +51,7 @@ export function SeasonPage() {
         <div className="stack">
           {endedId === undefined && <Needs season={data} mayPlan={mayPlan} squadId={squadId} />}
           <Load load={data.load} />
-          <Planned times={data.times} overruns={data.overruns} />
+          <Planned times={data.times} overruns={data.overruns} timesEvidence={data.timesEvidence} />
           {mayPlan && <EndSeason squadId={squadId} season={data.season} ended={data.endedSeasons} />}
         </div>
       </div>
@@ -120,13 +120,14 @@ function Load({ load }: Pick<SeasonData, 'load'>) {
           {load.strikes > load.cautionOver && <span className="warn-words">Technique, not power, on the other leg above all.</span>}
         </p>
       )}
+      <How evidence={load.evidence} of="load" />
     </section>
   );
 }
 
 const parts: Record<SeasonData['times'][number]['part'], string> = { 'set-up': 'Laying out', explain: 'Explaining', change: 'Changing over' };
 
-function Planned({ times, overruns }: Pick<SeasonData, 'times' | 'overruns'>) {
+function Planned({ times, overruns, timesEvidence }: Pick<SeasonData, 'times' | 'overruns' | 'timesEvidence'>) {
   const known = times.filter(({ blocks }) => blocks > 0);
   return (
     <section className="tight">
@@ -144,6 +145,7 @@ function Planned({ times, overruns }: Pick<SeasonData, 'times' | 'overruns'>) {
           .
         </p>
       )}
+      {known.length > 0 && <How evidence={timesEvidence} of="your own times" />}
       <ul className="rows">
         {overruns.map(({ drill, name, over, of, minutes }) => (
           <li key={drill}>

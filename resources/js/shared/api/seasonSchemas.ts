@@ -109,9 +109,10 @@ export const seasonPage = z.object({
   needs: z.array(
     z.object({ about: z.string(), says: z.string(), evidence, theme: z.string().nullable(), drill: z.string().nullable(), isOtherFoot: z.boolean() }),
   ),
-  load: z.object({ touches: z.number().nullable(), strikes: z.number().nullable(), cautionOver: z.number() }),
+  load: z.object({ touches: z.number().nullable(), strikes: z.number().nullable(), cautionOver: z.number(), evidence }),
   times: z.array(z.object({ part: z.enum(['set-up', 'explain', 'change']), factor: z.number(), blocks: z.number() })),
   overruns: z.array(z.object({ drill: z.string(), name: z.string(), over: z.number(), of: z.number(), minutes: z.number() })),
+  timesEvidence: evidence,
   nextSessionId: z.number().nullable(),
   sessions: z.number(),
 });
