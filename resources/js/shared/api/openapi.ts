@@ -2542,6 +2542,7 @@ export interface components {
             touches: number | null;
             strikes: number | null;
             cautionOver: number;
+            evidence: components["schemas"]["Evidence"];
         };
         OwnTime: {
             /** @enum {string} */
@@ -2566,6 +2567,7 @@ export interface components {
             load: components["schemas"]["SeasonLoad"];
             times: components["schemas"]["OwnTime"][];
             overruns: components["schemas"]["Overrun"][];
+            timesEvidence: components["schemas"]["Evidence"];
             nextSessionId: number | null;
             sessions: number;
         };
