@@ -20,6 +20,7 @@ final class Caller
 {
     private CurlHandle $http;
 
+    /** @param  non-empty-string  $address */
     public function __construct(private readonly string $address)
     {
         $this->http = curl_init();

@@ -35,7 +35,11 @@ $isShort = ($argv[2] ?? '') === 'short';
 $sessionsASeason = $isShort ? 3 : SESSIONS_A_SEASON;
 $allMarks = $isShort ? 2_000 : MARKS;
 $rounds = $isShort ? 1 : ROUNDS;
-$caller = new Caller($argv[1] ?? '');
+if (($argv[1] ?? '') === '') {
+    fwrite(STDERR, "Say the address of the server.\n");
+    exit(1);
+}
+$caller = new Caller($argv[1]);
 $coach = User::query()->where('email', 'coach@heron-quay.example')->firstOrFail();
 $app->make(ClubContext::class)->actFor($coach->club_id);
 $squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
@@ -44,7 +48,8 @@ foreach (range(1, PLAYERS - $squad->players()->count()) as $i) {
 }
 $players = array_map(intval(...), $squad->players()->pluck('id')->all());
 $templates = TrainingSession::query()->where('squad_id', $squad->id)->whereNotNull('run_finished_at_utc')
-    ->orderByDesc('id')->limit(2)->get();
+    ->orderByDesc('id')->limit(2)->get()->all();
+assert(count($templates) === 2);
 $now = now();
 
 /** A season of sessions like the last two, this many years back, each with its share of all marks. */

@@ -8,9 +8,10 @@ use App\Models\Squad;
 use App\Planning\SeasonSpan;
 use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Progress\LineStory;
+use FleetSparrow\Core\Progress\SquadLine;
 use Illuminate\Support\Facades\DB;
 
-/** Reads a squad's board: six queries, whatever the number of players. */
+/** Reads a squad's board: five queries, whatever the number of players. */
 final class BoardQuery
 {
     public function __construct(private readonly RecordQuery $records)
@@ -21,7 +22,13 @@ final class BoardQuery
     {
         $readings = $this->records->readings(array_values(array_map(intval(...), $squad->players->modelKeys())), span: $span);
         $lines = $this->records->lines();
-        $squadLines = $this->records->squadLines($squad, $lines, $span);
+        $byLine = [];
+        foreach ($readings as $own) {
+            foreach ($own as $key => $reading) {
+                $byLine[$key][] = $reading;
+            }
+        }
+        $squadLines = array_map(SquadLine::of(...), $byLine);
         $stories = [];
         foreach ($readings as $playerId => $own) {
             foreach ($own as $key => $reading) {

@@ -16,6 +16,7 @@ use FleetSparrow\Core\Progress\LineStory;
 use FleetSparrow\Core\Progress\News;
 use FleetSparrow\Core\Progress\NewsKind;
 use FleetSparrow\Core\Progress\PlayerStory;
+use FleetSparrow\Core\Progress\SquadLine;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark as CoreMark;
 use FleetSparrow\Core\Record\Target;
@@ -47,7 +48,7 @@ final class PlayerSeasonQuery
         $readings = $this->records->readings([$player->id], span: $span)[$player->id] ?? [];
         $recordLines = array_intersect_key($this->records->lines(), $readings);
         $aims = $this->aims->of($player->squad, $recordLines);
-        $squadLines = $this->records->squadLines($player->squad, $recordLines, $span);
+        $squadLines = $this->records->squadLines($player->squad, $span);
         $sets = $this->sets($player, $span, $recordLines);
         $lines = [];
         foreach ($readings as $key => $reading) {
@@ -55,7 +56,7 @@ final class PlayerSeasonQuery
                 key: $key,
                 about: self::about($recordLines[$key]),
                 line: $reading,
-                squad: $squadLines[$key],
+                squad: $squadLines[$key] ?? SquadLine::of([]),
                 sessions: $sets[$key] ?? [],
                 // What has ended has nothing next.
                 target: $span->id === null ? Target::of($reading, $aims[$key]) : null,

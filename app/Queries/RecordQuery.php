@@ -8,6 +8,7 @@ use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\Squad;
 use App\Planning\SeasonSpan;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Progress\SquadLine;
 use FleetSparrow\Core\Progress\TypicalError;
@@ -24,6 +25,10 @@ final class RecordQuery
     /** @var array<string, RecordLine> */
     private array $lines = [];
 
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
+
     /**
      * @param  list<int>  $playerIds  of the club acted for; others bring nothing
      * @param  list<string>|null  $lineKeys  null for all
@@ -35,11 +40,12 @@ final class RecordQuery
         $own = Player::query()->whereKey($playerIds)->select('id');
         $rows = DB::table('line_days')->whereIn('player_id', clone $own)
             ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', $of->days()))
-            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')->get();
+            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')
+            ->get(['player_id', 'line_key', 'on_day', 'best', 'median', 'tries', 'open_tries']);
         $before = $span === null ? [] : $this->before($own, $span);
         $this->lines = $this->named(array_values(array_unique($rows->pluck('line_key')->all()))) + $this->lines;
-        $days = [];
-        $open = [];
+        // Everybody's days are the same few.
+        [$days, $open, $dates] = [[], [], []];
         foreach ($rows as $row) {
             [$playerId, $lineKey, $day] = [(int) $row->player_id, (string) $row->line_key, (string) $row->on_day];
             $days[$playerId][$lineKey] ??= [];
@@ -48,7 +54,7 @@ final class RecordQuery
             }
             if ($row->best !== null) {
                 $days[$playerId][$lineKey][] = new SessionValue(
-                    CalendarDate::fromIso($day),
+                    $dates[$day] ??= CalendarDate::fromIso($day),
                     (float) $row->best,
                     (float) $row->median,
                     (int) $row->tries,
@@ -107,17 +113,30 @@ final class RecordQuery
     }
 
     /**
-     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. One query.
+     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. Two queries, and none where
+     * nothing has changed since somebody asked.
      *
-     * @param  array<string, RecordLine>  $lines  by key
      * @return array<string, SquadLine> by key
      */
-    public function squadLines(Squad $squad, array $lines, SeasonSpan $span): array
+    public function squadLines(Squad $squad, SeasonSpan $span): array
+    {
+        $kept = $this->history->remember($squad, "lines.{$span->key()}", fn (): array => array_map(
+            static fn (SquadLine $line): array => [$line->error->degrees, $line->error->squares, $line->worthwhile],
+            $this->readSquadLines($squad, $span),
+        ));
+
+        return array_map(
+            static fn (array $one): SquadLine => SquadLine::ofFigures(TypicalError::ofSums($one[0] + 1, 0.0, $one[1]), $one[2]),
+            $kept,
+        );
+    }
+
+    /** @return array<string, SquadLine> by key */
+    private function readSquadLines(Squad $squad, SeasonSpan $span): array
     {
         $of = 'over (partition by player_id, line_key order by on_day)';
         $days = DB::table('line_days')->whereNotNull('median')
             ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
-            ->whereIn('line_key', array_keys($lines))
             ->whereBetween('on_day', $span->days())
             ->selectRaw("player_id, line_key, median, median - lag(median) {$of} as difference")
             ->selectRaw('row_number() over (partition by player_id, line_key order by on_day desc) as place');
@@ -135,7 +154,7 @@ final class RecordQuery
 
         return array_map(
             static fn (RecordLine $line): SquadLine => SquadLine::ofPlayers($players[$line->line_key] ?? [], $line->kind->step()),
-            $lines,
+            $this->named(array_keys($players)),
         );
     }
 

@@ -118,7 +118,7 @@ final class BookAndDemoTest extends FeatureTestCase
         $best = $this->bests('Noor', 'drag-back-turn');
         self::assertGreaterThan($best['R'], $best['L']);
         // A spacing that was changed in mid-season: two lines a foot for the zigzag.
-        $records = new RecordQuery;
+        $records = $this->app->make(RecordQuery::class);
         $records->readings([$this->player('Noor')->id]);
         self::assertCount(4, array_filter($records->lines(), fn ($line): bool => $line->drill_slug === 'zigzag-in-out'));
     }
@@ -142,7 +142,7 @@ final class BookAndDemoTest extends FeatureTestCase
     /** @return array<string, float> side → record */
     private function bests(string $name, string $slug): array
     {
-        $records = new RecordQuery;
+        $records = $this->app->make(RecordQuery::class);
         $bests = [];
         $id = $this->player($name)->id;
         foreach ($records->readings([$id])[$id] as $key => $reading) {

@@ -22,20 +22,26 @@ final class ProjectMarks
 {
     private const PLAYERS_AT_ONCE = 10;
 
-    /** @param  list<array<string, mixed>>  $rows  marks just taken */
+    /**
+     * Only the days the marks are of are worked out anew: what a batch costs does not grow with the seasons behind it.
+     *
+     * @param  list<array<string, mixed>>  $rows  marks just taken
+     */
     public function refresh(array $rows): void
     {
-        $players = array_column($rows, 'player_id');
-        $lines = array_column($rows, 'line_key');
+        $touched = array_map(fn (array $row): array => [$row['player_id'], $row['line_key'], $row['marked_on']], $rows);
         $superseded = array_merge([], ...array_map(fn (array $row): array => Mark::uuids($row['supersedes']), $rows));
         if ($superseded !== []) {
-            // A correction may move a number to another player or line: what it was taken from changes too.
-            foreach (Mark::query()->whereKey($superseded)->toBase()->get(['player_id', 'line_key']) as $mark) {
-                $players[] = (int) $mark->player_id;
-                $lines[] = (string) $mark->line_key;
+            // A correction may move a number to another player, line or day: what it was taken from changes too.
+            foreach (Mark::query()->whereKey($superseded)->toBase()->get(['player_id', 'line_key', 'marked_on']) as $mark) {
+                $touched[] = [(int) $mark->player_id, (string) $mark->line_key, (string) $mark->marked_on];
             }
         }
-        $this->of(array_values(array_unique($players)), array_values(array_unique($lines)));
+        $this->of(
+            array_values(array_unique(array_column($touched, 0))),
+            array_values(array_unique(array_column($touched, 1))),
+            array_values(array_unique(array_column($touched, 2))),
+        );
     }
 
     /**
@@ -43,11 +49,12 @@ final class ProjectMarks
      *
      * @param  list<int>  $playerIds
      * @param  list<string>  $lineKeys
+     * @param  list<string>|null  $days  ISO; null for all
      */
-    public function of(array $playerIds, array $lineKeys): void
+    public function of(array $playerIds, array $lineKeys, ?array $days = null): void
     {
         if ($playerIds !== [] && $lineKeys !== []) {
-            $this->project($playerIds, $lineKeys);
+            $this->project($playerIds, $lineKeys, $days);
         }
     }
 
@@ -69,7 +76,7 @@ final class ProjectMarks
             );
             $counts = ['players' => count($players), 'lineDays' => 0, 'bests' => 0];
             foreach (array_chunk($players, self::PLAYERS_AT_ONCE) as $some) {
-                [$days, $bests] = $this->project($some, null);
+                [$days, $bests] = $this->project($some, null, null);
                 $counts['lineDays'] += $days;
                 $counts['bests'] += $bests;
                 $step?->__invoke(count($some));
@@ -82,19 +89,21 @@ final class ProjectMarks
     /**
      * @param  list<int>  $playerIds
      * @param  list<string>|null  $lineKeys  null for all
+     * @param  list<string>|null  $onDays  null for all
      * @return array{int, int} line days and bests written
      */
-    private function project(array $playerIds, ?array $lineKeys): array
+    private function project(array $playerIds, ?array $lineKeys, ?array $onDays): array
     {
         $narrow = fn (Builder $query): Builder => $query->whereIn('player_id', $playerIds)->when(
             $lineKeys !== null,
             fn (Builder $query) => $query->whereIn('line_key', $lineKeys ?? []),
         );
-        $marks = Mark::query()->tap(Mark::standing(...))->toBase()->tap($narrow)
+        $on = fn (string $column): Closure => fn (Builder $query): Builder => $query
+            ->when($onDays !== null, fn (Builder $query) => $query->whereIn($column, $onDays ?? []));
+        $marks = Mark::query()->tap(Mark::standing(...))->toBase()->tap($narrow)->tap($on('marked_on'))
             ->get(
                 ['club_id', 'player_id', 'line_key', 'training_session_id', 'try_number', 'value', 'is_void', 'is_disputed', 'marked_on'],
             );
-        $kinds = RecordLine::query()->whereKey($marks->pluck('line_key')->unique()->values()->all())->get()->keyBy('line_key');
         $byLine = [];
         foreach ($marks as $mark) {
             $byLine["{$mark->club_id} {$mark->player_id} {$mark->line_key}"][] = new CoreMark(
@@ -102,27 +111,54 @@ final class ProjectMarks
                 (bool) $mark->is_disputed, "{$mark->training_session_id}/{$mark->try_number}",
             );
         }
+        $kinds = RecordLine::query()->whereKey($marks->pluck('line_key')->unique()->values()->all())->get()->keyBy('line_key');
         $days = [];
-        $bests = [];
         foreach ($byLine as $key => $of) {
             [$clubId, $playerId, $lineKey] = explode(' ', $key);
             $line = $kinds->get($lineKey) ?? throw new LogicException("No line {$lineKey}, though a mark points at it.");
-            $reading = LineReading::of($line->kind, $of);
             $where = ['club_id' => (int) $clubId, 'player_id' => (int) $playerId, 'line_key' => $lineKey];
-            array_push($days, ...self::dayRows($where, $reading));
-            $record = $reading->recordDay();
-            if ($record !== null) {
-                $bests[] = $where + ['value' => $record->best, 'on_day' => $record->on->iso(), 'days' => count($reading->days)];
-            }
+            array_push($days, ...self::dayRows($where, LineReading::of($line->kind, $of)));
         }
-        DB::table('line_days')->tap($narrow)->delete();
-        DB::table('bests')->tap($narrow)->delete();
+        DB::table('line_days')->tap($narrow)->tap($on('on_day'))->delete();
         foreach (array_chunk($days, 500) as $some) {
             DB::table('line_days')->insert($some);
         }
-        DB::table('bests')->insert($bests);
 
-        return [count($days), count($bests)];
+        return [count($days), $this->records($narrow)];
+    }
+
+    /**
+     * The best of each line, and the first day it was reached, out of its days.
+     *
+     * @param  Closure(Builder): Builder  $narrow
+     * @return int written
+     */
+    private function records(Closure $narrow): int
+    {
+        $rows = DB::table('line_days')->tap($narrow)->whereNotNull('best')->orderBy('on_day')
+            ->get(['club_id', 'player_id', 'line_key', 'on_day', 'best']);
+        $kinds = RecordLine::query()->whereKey($rows->pluck('line_key')->unique()->values()->all())->get()->keyBy('line_key');
+        $bests = [];
+        foreach ($rows as $row) {
+            $key = "{$row->player_id} {$row->line_key}";
+            $before = $bests[$key] ?? null;
+            $isBetter = $before === null
+                || $kinds->get($row->line_key)?->kind->better()->prefers((float) $row->best, $before['value']) === true;
+            $bests[$key] = [
+                'club_id' => (int) $row->club_id,
+                'player_id' => (int) $row->player_id,
+                'line_key' => (string) $row->line_key,
+                'value' => $isBetter ? (float) $row->best : $before['value'],
+                'on_day' => $isBetter ? (string) $row->on_day : $before['on_day'],
+                'days' => ($before['days'] ?? 0) + 1,
+            ];
+        }
+        DB::table('bests')->tap($narrow)->delete();
+        foreach (array_chunk(array_values($bests), 500) as $some) {
+            DB::table('bests')->insert($some);
+        }
+
+        return count($bests);
     }
 
     /**

@@ -32,9 +32,15 @@ final readonly class FootRatio
     /** Null where the two were not measured within fourteen days, or the value that is divided by is none. */
     public static function of(LineReading $strong, LineReading $weaker): ?self
     {
+        if ($strong->days === []) {
+            return null;
+        }
+        $first = $strong->days[0]->on;
+        $at = array_map(static fn (SessionValue $day): int => $first->daysUntil($day->on), $strong->days);
         $days = [];
         foreach ($weaker->days as $day) {
-            $ratio = self::at($day, $strong, $weaker->kind->better());
+            $nearest = self::nearest($at, $first->daysUntil($day->on));
+            $ratio = $nearest === null ? null : self::ratio($strong->days[$nearest]->median, $day->median, $weaker->kind->better());
             $days = $ratio === null ? $days : [...$days, ['on' => $day->on, 'ratio' => $ratio]];
         }
         $count = count($days);
@@ -54,17 +60,27 @@ final readonly class FootRatio
         return count($last) === self::IN_A_ROW && array_filter($last, static fn (array $day): bool => $day['ratio'] <= 1.0) === [];
     }
 
-    private static function at(SessionValue $weaker, LineReading $strong, Better $better): ?float
+    /**
+     * @param  list<int>  $days  in order
+     * @return int|null which of them lies nearest, the later of two; null where none is within fourteen days
+     */
+    private static function nearest(array $days, int $day): ?int
     {
         $nearest = null;
-        foreach ($strong->days as $day) {
-            $apart = abs($day->on->daysUntil($weaker->on));
-            if ($apart <= self::WITHIN_DAYS && ($nearest === null || $apart <= abs($nearest->on->daysUntil($weaker->on)))) {
-                $nearest = $day;
+        foreach ($days as $i => $one) {
+            $apart = abs($one - $day);
+            if ($apart <= self::WITHIN_DAYS && ($nearest === null || $apart <= abs($days[$nearest] - $day))) {
+                $nearest = $i;
             }
         }
-        [$over, $under] = $better === Better::Higher ? [$weaker->median, $nearest?->median] : [$nearest?->median, $weaker->median];
 
-        return $over === null || $under === null || $under <= 0.0 ? null : $over / $under;
+        return $nearest;
+    }
+
+    private static function ratio(float $strong, float $weaker, Better $better): ?float
+    {
+        [$over, $under] = $better === Better::Higher ? [$weaker, $strong] : [$strong, $weaker];
+
+        return $under <= 0.0 ? null : $over / $under;
     }
 }

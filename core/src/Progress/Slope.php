@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Progress;
 
+use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Statistics\Median;
@@ -31,14 +32,18 @@ final readonly class Slope
     ) {
     }
 
+    /** Whether the days do not fall and do not stand still, but climb: over nought for better. */
+    public static function climbs(LineReading $line): bool
+    {
+        $slope = TheilSen::slope(self::points($line)) ?? 0.0;
+
+        return $line->kind->better() === Better::Higher ? $slope > 0.0 : $slope < 0.0;
+    }
+
     /** Null with fewer than two days. */
     public static function of(LineReading $line): ?self
     {
-        $days = array_slice($line->days, -self::DAYS);
-        $points = array_map(
-            static fn (SessionValue $day): array => [(float) $days[0]->on->daysUntil($day->on), $day->median],
-            $days,
-        );
+        $points = self::points($line);
         $found = TheilSen::of($points);
         if ($found === null) {
             return null;
@@ -53,5 +58,13 @@ final readonly class Slope
             start: $start,
             end: $start + $found->slope * $points[count($points) - 1][0],
         );
+    }
+
+    /** @return list<array{float, float}> days since the first, and the middle try */
+    private static function points(LineReading $line): array
+    {
+        $days = array_slice($line->days, -self::DAYS);
+
+        return array_map(static fn (SessionValue $day): array => [(float) $days[0]->on->daysUntil($day->on), $day->median], $days);
     }
 }

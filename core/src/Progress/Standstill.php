@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Progress;
 
-use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Shared\CalendarDate;
 
@@ -35,13 +34,6 @@ final readonly class Standstill
         }
         $later = count(array_filter($line->days, static fn ($day): bool => $day->on->compareTo($record->on) > 0));
 
-        return $later < self::SESSIONS || self::climbs($line) ? null : new self($record->best, $record->on, $later);
-    }
-
-    private static function climbs(LineReading $line): bool
-    {
-        $aWeek = Slope::of($line)->aWeek ?? 0.0;
-
-        return $line->kind->better() === Better::Higher ? $aWeek > 0.0 : $aWeek < 0.0;
+        return $later < self::SESSIONS || Slope::climbs($line) ? null : new self($record->best, $record->on, $later);
     }
 }

@@ -14,7 +14,8 @@ use FleetSparrow\Core\Record\SessionValue;
  */
 final readonly class TypicalError
 {
-    private function __construct(private float $squares, public int $degrees)
+    /** @param  float  $squares  of the differences about their mean */
+    private function __construct(public float $squares, public int $degrees)
     {
     }
 

@@ -59,10 +59,29 @@ final readonly class LineReading
      */
     public static function ofDays(MarkKind $kind, array $days, array $openTries = [], ?SessionValue $before = null): self
     {
-        usort($days, fn (SessionValue $a, SessionValue $b): int => $a->on->compareTo($b->on));
+        if (! self::isInOrder($days)) {
+            usort($days, fn (SessionValue $a, SessionValue $b): int => $a->on->compareTo($b->on));
+        }
         ksort($openTries);
 
         return new self($kind, $days, $openTries, $before);
+    }
+
+    /**
+     * As a database mostly gives them.
+     *
+     * @param  list<SessionValue>  $days
+     */
+    private static function isInOrder(array $days): bool
+    {
+        for ($i = 1; $i < count($days); $i++) {
+            [$one, $next] = [$days[$i - 1]->on, $days[$i]->on];
+            if ([$one->year, $one->month, $one->day] > [$next->year, $next->month, $next->day]) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** The day of the record: the first on which it was reached. Null without a valid mark. */

@@ -30,12 +30,7 @@ final readonly class TheilSen
     public static function of(array $points, float $confidence = 0.9): ?self
     {
         $count = count($points);
-        $slopes = [];
-        for ($i = 0; $i < $count; $i++) {
-            for ($j = $i + 1; $j < $count; $j++) {
-                $slopes[] = ($points[$j][1] - $points[$i][1]) / ($points[$j][0] - $points[$i][0]);
-            }
-        }
+        $slopes = self::slopes($points);
         if ($slopes === []) {
             return null;
         }
@@ -51,6 +46,35 @@ final readonly class TheilSen
     }
 
     /**
+     * The slope alone, without what its interval costs; null with fewer than two points.
+     *
+     * @param  list<array{float, float}>  $points  x and y, no two of one x
+     */
+    public static function slope(array $points): ?float
+    {
+        $slopes = self::slopes($points);
+
+        return $slopes === [] ? null : Median::of($slopes);
+    }
+
+    /**
+     * @param  list<array{float, float}>  $points
+     * @return list<float>
+     */
+    private static function slopes(array $points): array
+    {
+        $count = count($points);
+        $slopes = [];
+        for ($i = 0; $i < $count; $i++) {
+            for ($j = $i + 1; $j < $count; $j++) {
+                $slopes[] = ($points[$j][1] - $points[$i][1]) / ($points[$j][0] - $points[$i][0]);
+            }
+        }
+
+        return $slopes;
+    }
+
+    /**
      * Which slope from either end bounds the interval: the greatest k with P(fewer than k inversions of n ranks) at most half of what the
      * confidence leaves; 0 where even the outermost leave more.
      *
@@ -61,11 +85,11 @@ final readonly class TheilSen
         // How many orders of n ranks have so many inversions, as a share of all.
         $shares = [1.0];
         for ($n = 2; $n <= $points; $n++) {
-            $next = array_fill(0, count($shares) + $n - 1, 0.0);
-            foreach ($shares as $inversions => $share) {
-                for ($more = 0; $more < $n; $more++) {
-                    $next[$inversions + $more] += $share / $n;
-                }
+            // The n-th can stand before 0 to n − 1 of the others: a running sum over n shares.
+            [$next, $sum] = [[], 0.0];
+            for ($inversions = 0; $inversions < count($shares) + $n - 1; $inversions++) {
+                $sum += ($shares[$inversions] ?? 0.0) - ($shares[$inversions - $n] ?? 0.0);
+                $next[] = $sum / $n;
             }
             $shares = $next;
         }
