@@ -156,8 +156,9 @@ printf("%-10s %14s %14s %14s %14s %9s %9s\n", 'page', 'one season', 'after a cha
 foreach ($pages as $name => $path) {
     $changed();
     [$queries, $memory] = $caller->inside($app, $coach, $path);
+    [$then] = $caller->inside($app, $coach, $path);
     printf(
-        "%-10s %12.2f U %12.2f U %12.2f U %12.2f U %7.0f %% %9d  %.0f MB\n",
+        "%-10s %12.2f U %12.2f U %12.2f U %12.2f U %7.0f %% %4d, then %2d  %.0f MB\n",
         $name,
         $one[$name][1] / $unit,
         $one[$name][0] / $unit,
@@ -165,6 +166,7 @@ foreach ($pages as $name => $path) {
         $three[$name][0] / $unit,
         100.0 * ($three[$name][0] / $one[$name][0] - 1.0),
         $queries,
+        $then,
         $memory,
     );
 }

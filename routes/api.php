@@ -39,6 +39,7 @@ use App\Http\Controllers\RecapController;
 use App\Http\Controllers\ReminderController;
 use App\Http\Controllers\ResetController;
 use App\Http\Controllers\ResetLinkController;
+use App\Http\Controllers\RoutineController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\RunPositionController;
 use App\Http\Controllers\SearchIndexController;
@@ -124,6 +125,8 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::get('players/{player}', [PlayerController::class, 'show']);
     Route::put('players/{player}', [PlayerController::class, 'update']);
     Route::delete('players/{player}', [PlayerController::class, 'destroy']);
+    Route::get('players/{player}/routine', [RoutineController::class, 'show']);
+    Route::put('players/{player}/routine', [RoutineController::class, 'update']);
     Route::put('players/{player}/squad', PlayerSquadController::class);
     Route::get('players/{player}/note', [PlayerNoteController::class, 'show']);
     Route::put('players/{player}/note', [PlayerNoteController::class, 'update']);

@@ -95,6 +95,8 @@ final class WallsTest extends FeatureTestCase
         'POST api/v1/squads/{squad}/seasons' => Ability::Settings,
         'DELETE api/v1/squads/{squad}/seasons/{season}' => Ability::Settings,
         'GET api/v1/players/{player}' => Ability::View,
+        'GET api/v1/players/{player}/routine' => Ability::View,
+        'PUT api/v1/players/{player}/routine' => Ability::Plan,
         'PUT api/v1/players/{player}/squad' => Ability::Plan,
         'PUT api/v1/players/{player}/advice/{slug}' => Ability::Plan,
         'PUT api/v1/players/{player}' => Ability::Plan,
@@ -452,6 +454,9 @@ final class WallsTest extends FeatureTestCase
             'POST api/v1/squads/{squad}/players', 'PUT api/v1/players/{player}' => $player,
             'POST api/v1/squads/{squad}/paper-days' => ['on' => '2026-03-05', 'playerIds' => [$this->players[0]->id]],
             'POST api/v1/squads/{squad}/seasons' => ['name' => 'Spring', 'endsOn' => '2026-03-05'],
+            'GET api/v1/players/{player}/routine', 'PUT api/v1/players/{player}/routine' => [
+                'minutes' => 12, 'days' => 2, 'space' => 'square', 'wall' => 'no', 'helper' => 'no', 'quiet' => 'no', 'school' => 'both-feet',
+            ],
             'PUT api/v1/players/{player}/squad' => ['squadId' => $this->squad->id],
             'PUT api/v1/players/{player}/advice/{slug}' => ['answer' => 'yes', 'why' => $this->advice()],
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],

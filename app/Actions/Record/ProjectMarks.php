@@ -7,8 +7,10 @@ namespace App\Actions\Record;
 use App\Models\Mark;
 use App\Models\RecordLine;
 use Closure;
+use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark as CoreMark;
+use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\CalendarDate;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -135,26 +137,24 @@ final class ProjectMarks
      */
     private function records(Closure $narrow): int
     {
-        $rows = DB::table('line_days')->tap($narrow)->whereNotNull('best')->orderBy('on_day')
-            ->get(['club_id', 'player_id', 'line_key', 'on_day', 'best']);
-        $kinds = RecordLine::query()->whereKey($rows->pluck('line_key')->unique()->values()->all())->get()->keyBy('line_key');
-        $bests = [];
-        foreach ($rows as $row) {
-            $key = "{$row->player_id} {$row->line_key}";
-            $before = $bests[$key] ?? null;
-            $isBetter = $before === null
-                || $kinds->get($row->line_key)?->kind->better()->prefers((float) $row->best, $before['value']) === true;
-            $bests[$key] = [
-                'club_id' => (int) $row->club_id,
-                'player_id' => (int) $row->player_id,
-                'line_key' => (string) $row->line_key,
-                'value' => $isBetter ? (float) $row->best : $before['value'],
-                'on_day' => $isBetter ? (string) $row->on_day : $before['on_day'],
-                'days' => ($before['days'] ?? 0) + 1,
-            ];
-        }
+        $ends = DB::table('line_days')->tap($narrow)->whereNotNull('best')->groupBy('player_id', 'line_key')
+            ->selectRaw('player_id as of_player, line_key as of_line, count(*) as days, max(best) as highest, min(best) as lowest');
+        $lower = array_map(
+            static fn (MarkKind $kind): string => $kind->value,
+            array_filter(MarkKind::cases(), static fn (MarkKind $kind): bool => $kind->better() === Better::Lower),
+        );
+        $bests = DB::table('line_days')
+            ->joinSub($ends, 'ends', fn ($join) => $join->on('of_player', '=', 'player_id')->on('of_line', '=', 'line_days.line_key'))
+            ->whereRaw(
+                'best = case when (select kind from record_lines where record_lines.line_key = of_line) in ('
+                    .implode(', ', array_fill(0, count($lower), '?')).') then lowest else highest end',
+                array_values($lower),
+            )
+            ->groupBy('club_id', 'player_id', 'line_days.line_key', 'best', 'days')
+            ->selectRaw('club_id, player_id, line_days.line_key, best as value, min(on_day) as on_day, days')
+            ->get()->map(static fn (object $row): array => (array) $row)->all();
         DB::table('bests')->tap($narrow)->delete();
-        foreach (array_chunk(array_values($bests), 500) as $some) {
+        foreach (array_chunk($bests, 500) as $some) {
             DB::table('bests')->insert($some);
         }
 

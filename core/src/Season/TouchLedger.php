@@ -36,6 +36,18 @@ final readonly class TouchLedger
         return $this->counted->plus($this->estimated);
     }
 
+    /** @return array<string, CalendarDate> family → the last day it was met */
+    public function lastByFamily(): array
+    {
+        $last = [];
+        foreach ($this->entries as $entry) {
+            $before = $last[$entry->family] ?? $entry->on;
+            $last[$entry->family] = $entry->on->compareTo($before) > 0 ? $entry->on : $before;
+        }
+
+        return $last;
+    }
+
     public function ballMinutes(): float
     {
         return array_sum(array_map(static fn (LedgerEntry $one): float => $one->ballSeconds, $this->entries)) / 60.0;
