@@ -74,6 +74,7 @@ final class ContractTest extends FeatureTestCase
             'squad' => ['GET api/v1/squads/{squad}', $this->getJson($squad)->assertOk()],
             'player' => ['GET api/v1/players/{player}', $this->getJson("/api/v1/players/{$player}")->assertOk()],
             'season' => ['GET api/v1/squads/{squad}/season', $this->getJson("{$squad}/season")->assertOk()],
+            'routine' => ['GET api/v1/players/{player}/routine', $this->getJson("/api/v1/players/{$player}/routine")->assertOk()],
             'what-if' => ['GET api/v1/squads/{squad}/what-if', $this->getJson("{$squad}/what-if")->assertOk()],
         ];
     }

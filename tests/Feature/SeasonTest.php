@@ -255,6 +255,27 @@ final class SeasonTest extends FeatureTestCase
             ->getJson("/api/v1/players/{$player->id}".($season === null ? '' : "?season={$season}"))->assertOk()->json();
     }
 
+    public function test_a_week_at_home_is_kept_and_the_next_one_keeps_most_of_it(): void
+    {
+        $this->trainOn('2026-03-03', coming: [0], values: [15]);
+        $path = "/api/v1/players/{$this->players[0]->id}/routine";
+        $first = $this->actingAs($this->coach)->getJson($path)->assertOk()->assertJsonPath('keptOn', null)->assertJsonCount(3, 'days');
+        foreach (['minutes' => 25, 'days' => 8, 'space' => 'stadium', 'wall' => 'maybe', 'school' => 'none'] as $wish => $value) {
+            $this->getJson("{$path}?{$wish}={$value}")->assertStatus(422)->assertJsonPath('fields.0.path', $wish);
+        }
+        $wishes = ['minutes' => 12, 'days' => 2, 'space' => 'hallway', 'quiet' => 'yes'] + $first->json('wishes');
+        $this->actingAs($this->assistant)->putJson($path, $wishes)->assertForbidden();
+        $kept = $this->actingAs($this->coach)->putJson($path, $wishes)->assertOk()->assertJsonPath('keptOn', '2026-03-10');
+        self::assertLessThanOrEqual(12, $kept->json('days.0.minutes'));
+
+        // What is not asked is as it was kept, and so are the drills.
+        $next = $this->getJson($path)->assertOk()->assertJsonPath('wishes.space', 'hallway')->assertJsonCount(2, 'days');
+        $slugs = fn (TestResponse $answer): array => array_column($answer->json('days.0.items'), 'drill');
+        self::assertSame([], array_diff($slugs($kept), $slugs($next)));
+        self::assertContains('as last week', $next->json('days.0.items.0.reasons'));
+        $this->actingAs($this->stranger)->getJson($path)->assertNotFound();
+    }
+
     /** @return array<string, mixed> the ladder of turns, as the player's page has it */
     private function advised(Player $player): array
     {

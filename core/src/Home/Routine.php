@@ -14,6 +14,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Layout\Kind\OnTheSpot;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Touch\Purpose;
@@ -68,11 +69,8 @@ final readonly class Routine
         HomeSchool $school,
         ?AgeGroup $ageGroup,
     ): self {
-        [$width, $depth] = $place->space->millimetres();
         $fitting = $index->fitting(new DrillFilter(
             equipment: $place->hasWall ? ['wall', 'target'] : ['target'],
-            widthMillimetres: $width,
-            depthMillimetres: $depth,
             people: $place->hasHelper ? 'pair' : 'alone',
             minutes: (float) $place->minutes,
             ageGroup: $ageGroup,
@@ -99,7 +97,21 @@ final readonly class Routine
         $tally = Tally::of($drill->script);
         $isLoud = str_contains($drill->script->text(), '^') || $tally->contactsFor(Purpose::Shot) > 0.0 || isset($facts->equipment['wall']);
 
-        return ($needs->mayHead || $tally->contactsWith(Surface::Head) <= 0.0) && ! ($place->isQuiet && $isLoud);
+        return self::hasRoom($drill, $facts, $place->space)
+            && ($needs->mayHead || $tally->contactsWith(Surface::Head) <= 0.0)
+            && ! ($place->isQuiet && $isLoud);
+    }
+
+    /** What is done on the spot has room anywhere, where nobody stands beside; a ball in the air has not. */
+    private static function hasRoom(Drill $drill, DrillFacts $facts, HomeSpace $space): bool
+    {
+        if ($drill->layout->kind() === OnTheSpot::KIND && ! str_contains($drill->script->text(), '^')) {
+            return true;
+        }
+        [$width, $depth] = $space->millimetres();
+        $room = [$facts->widthMillimetres, $facts->depthMillimetres];
+
+        return min($room) <= min($width, $depth) && max($room) <= max($width, $depth);
     }
 
     /** @return array{worth: float, reasons: list<string>} */

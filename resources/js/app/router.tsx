@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'squad/paper', lazy: async () => ({ Component: (await import('../features/squad/PaperPage')).PaperPage }) },
       { path: 'season', lazy: async () => ({ Component: (await import('../features/season/SeasonPage')).SeasonPage }) },
+      { path: 'player/:playerId/home', lazy: async () => ({ Component: (await import('../features/home/HomePage')).HomePage }) },
       { path: 'player/:playerId/report', lazy: async () => ({ Component: (await import('../features/player/ReportPage')).ReportPage }) },
       { path: 'player/:playerId', lazy: async () => ({ Component: (await import('../features/player/PlayerPage')).PlayerPage }) },
       { path: 'player/:playerId/line/:lineKey', lazy: async () => ({ Component: (await import('../features/player/TriesPage')).TriesPage }) },

@@ -46,6 +46,11 @@ export function PlayerPage() {
             endedId={endedId}
             onChoose={(id) => setAsked(id === undefined ? {} : { season: String(id) }, { replace: true })}
           />
+          {endedId === undefined && (
+            <Link className="button" to={`/player/${data.id}/home`}>
+              A week at home
+            </Link>
+          )}
           <Link className="button" to={`/player/${data.id}/report${endedId === undefined ? '' : `?season=${endedId}`}`}>
             Print for parents
           </Link>

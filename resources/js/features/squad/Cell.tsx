@@ -33,7 +33,7 @@ export function Cell({ cell, line, player }: CellProps) {
           {climb !== undefined && !(cell.isStuck && climb === 0) && (
             <path d={`M1 ${7 - 5 * climb}L11 ${7 + 5 * climb}`} stroke="currentColor" strokeWidth={cell.trend.startsWith('clearly') ? 3.4 : 2} />
           )}
-          {cell.isStuck && <path d={`M${climb === 0 ? 6 : 18} 2.5l4 4.5l-4 4.5l-4 -4.5z`} fill="var(--warning)" />}
+          {cell.isStuck && <path d={`M${climb === 0 ? 1 : 13} 4h9m-9 5h9`} stroke="var(--warning)" strokeWidth="2" />}
         </svg>
       </Link>
       {cell.openTries > 0 && (

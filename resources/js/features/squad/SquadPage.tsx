@@ -92,8 +92,8 @@ function Filled({ board, onEdit }: FilledProps) {
       </div>
       {isNarrow ? <BoardByDrill board={board} players={players} mayRank={onEdit !== undefined} /> : <Board board={board} players={players} />}
       <p className="quiet">
-        A stroke that climbs: better lately; one that falls: worse; a level one: no clear change; none: too few days to say. A diamond: no new best for three
-        weeks or more. Grey: not met for three weeks. Underlined: a new best.
+        A stroke that climbs: better lately; one that falls: worse; a level one: no clear change; none: too few days to say. Two level ones: no new best for
+        three weeks or more. Grey: not met for three weeks. Underlined: a new best.
       </p>
     </div>
   );

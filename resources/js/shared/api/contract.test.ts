@@ -4,6 +4,7 @@ import { z, type ZodType } from 'zod';
 import type { components } from './openapi';
 import * as read from './schemas';
 import * as book from './bookSchemas';
+import * as home from './homeQueries';
 import * as season from './seasonSchemas';
 import * as staff from './staffSchemas';
 
@@ -17,6 +18,7 @@ const samples: [string, ZodType][] = [
   ['player', season.playerPage],
   ['season', season.seasonPage],
   ['what-if', season.whatIfAnswer],
+  ['routine', home.routinePage],
   ['paper-day', season.paperDay],
   ['session', read.session],
   ['run-pack', read.runPack],
@@ -72,6 +74,7 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['Standing']>().toExtend<z.infer<typeof read.standing>>();
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
   expectTypeOf<Described['SeasonPage']>().toExtend<z.infer<typeof season.seasonPage>>();
+  expectTypeOf<Described['RoutinePage']>().toExtend<Omit<z.infer<typeof home.routinePage>, 'days'>>();
   expectTypeOf<Described['WhatIfAnswer']>().toExtend<z.infer<typeof season.whatIfAnswer>>();
   expectTypeOf<Described['PaperDay']>().toExtend<z.infer<typeof season.paperDay>>();
   expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof season.playerPage>>();

@@ -35,6 +35,7 @@ export const keys = {
   players: ['player'] as const,
   player: (playerId: number) => ['player', playerId] as const,
   playerSeason: (playerId: number, endedId: number | undefined) => ['player', playerId, 'season', endedId ?? 'now'] as const,
+  routine: (playerId: number, asked: object) => ['player', playerId, 'routine', asked] as const,
   note: (playerId: number) => ['player', playerId, 'note'] as const,
   line: (playerId: number, lineKey: string) => ['player', playerId, 'line', lineKey] as const,
 

@@ -780,6 +780,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/players/{player}/routine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A week at home for one player: what that player needs, out of what fits the place. What is not asked is as it was kept last. */
+        get: operations["getPlayersPlayerRoutine"];
+        /** Keeps the week as it is proposed for these wishes: the next one keeps most of its drills. */
+        put: operations["putPlayersPlayerRoutine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/run": {
         parameters: {
             query?: never;
@@ -1507,6 +1525,20 @@ export interface components {
             /** @enum {string} */
             strongFoot: "R" | "L" | "both";
             birthYear: number | null;
+        };
+        RoutineWishes: {
+            minutes: number;
+            days: number;
+            /** @enum {string} */
+            space: "hallway" | "small-square" | "square" | "lane";
+            /** @enum {string} */
+            wall: "yes" | "no";
+            /** @enum {string} */
+            helper: "yes" | "no";
+            /** @enum {string} */
+            quiet: "yes" | "no";
+            /** @enum {string} */
+            school: "both-feet" | "other-foot-day" | "records" | "good-ones";
         };
         SquadFields: {
             name: string;
@@ -2444,6 +2476,33 @@ export interface components {
             moved: number;
             added: number;
             lifted: number;
+        };
+        RoutineItem: {
+            drill: string;
+            name: string;
+            family: string;
+            minutes: number;
+            dose: components["schemas"]["Dose"];
+            reasons: string[];
+            target: string | null;
+            easier: string | null;
+            harder: string | null;
+        };
+        RoutineDay: {
+            number: number;
+            isOtherFoot: boolean;
+            minutes: number;
+            items: components["schemas"]["RoutineItem"][];
+        };
+        RoutinePage: {
+            playerId: number;
+            playerName: string;
+            squadId: number;
+            wishes: components["schemas"]["RoutineWishes"];
+            /** Format: date */
+            keptOn: string | null;
+            days: components["schemas"]["RoutineDay"][];
+            refusal: string;
         };
         Ask: {
             playerId: number;
@@ -4625,6 +4684,80 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ResetLink"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlayersPlayerRoutine: {
+        parameters: {
+            query?: {
+                minutes?: number;
+                days?: number;
+                space?: "hallway" | "small-square" | "square" | "lane";
+                wall?: "yes" | "no";
+                helper?: "yes" | "no";
+                quiet?: "yes" | "no";
+                school?: "both-feet" | "other-foot-day" | "records" | "good-ones";
+            };
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A week at home for one player: what that player needs, out of what fits the place. What is not asked is as it was kept last. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutinePage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPlayersPlayerRoutine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoutineWishes"];
+            };
+        };
+        responses: {
+            /** @description Keeps the week as it is proposed for these wishes: the next one keeps most of its drills. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoutinePage"];
                 };
             };
             /** @description What went wrong, in one sentence. */
