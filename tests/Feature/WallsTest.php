@@ -455,7 +455,8 @@ final class WallsTest extends FeatureTestCase
             'POST api/v1/squads/{squad}/paper-days' => ['on' => '2026-03-05', 'playerIds' => [$this->players[0]->id]],
             'POST api/v1/squads/{squad}/seasons' => ['name' => 'Spring', 'endsOn' => '2026-03-05'],
             'GET api/v1/players/{player}/routine', 'PUT api/v1/players/{player}/routine' => [
-                'minutes' => 12, 'days' => 2, 'space' => 'square', 'wall' => 'no', 'helper' => 'no', 'quiet' => 'no', 'school' => 'both-feet',
+                'minutes' => 12, 'days' => 2, 'space' => 'square', 'wall' => 'no', 'helper' => 'no', 'quiet' => 'no',
+                'school' => 'both-feet',
             ],
             'PUT api/v1/players/{player}/squad' => ['squadId' => $this->squad->id],
             'PUT api/v1/players/{player}/advice/{slug}' => ['answer' => 'yes', 'why' => $this->advice()],

@@ -64,10 +64,12 @@ final class RoutineTest extends TestCase
     {
         $places = [];
         foreach (HomeSpace::cases() as $space) {
-            foreach ([[false, false, false], [true, false, false], [false, true, false], [false, false, true], [true, true, false]] as $has) {
+            // A wall, somebody to serve, quiet.
+            foreach (['000', '100', '010', '001', '110'] as $has) {
                 foreach ([10, 20] as $minutes) {
-                    $name = "{$space->value} {$minutes} ".implode('', array_map(strval(...), array_map(intval(...), $has)));
-                    $places[$name] = [HomePlace::of($minutes, 3, $space, ...$has)];
+                    $places["{$space->value} {$minutes} {$has}"] = [
+                        HomePlace::of($minutes, 3, $space, ...array_map(boolval(...), str_split($has))),
+                    ];
                 }
             }
         }
@@ -88,7 +90,8 @@ final class RoutineTest extends TestCase
                 $drill = self::drills()[$item->drill];
                 $tally = Tally::of($drill->script);
                 $print = $drill->layout->footprint();
-                $sides = [$print->widthMillimetres + 2 * $print->clearanceMillimetres, $print->depthMillimetres + 2 * $print->clearanceMillimetres];
+                $round = 2 * $print->clearanceMillimetres;
+                $sides = [$print->widthMillimetres + $round, $print->depthMillimetres + $round];
                 $isOnTheSpot = $drill->layout->kind() === OnTheSpot::KIND && ! str_contains($drill->script->text(), '^');
                 self::assertTrue(
                     $isOnTheSpot || (min($sides) <= min($width, $depth) && max($sides) <= max($width, $depth)),

@@ -26,7 +26,8 @@ final class EvidenceTest extends TestCase
             ['Touches: 1.70 times; a caution from 1.5 on.', 'Strikes: nothing is said until there are four weeks that were not empty.'],
             LoadJump::evidence(1.7, null)->inputs,
         );
-        $own = Calibration::evidence(['Explaining' => Calibration::of([[8, 10], [10, 14], [8, 9], [9, 13]]), 'Laying out' => Calibration::none()]);
+        $explaining = Calibration::of([[8, 10], [10, 14], [8, 9], [9, 13]]);
+        $own = Calibration::evidence(['Explaining' => $explaining, 'Laying out' => Calibration::none()]);
         self::assertSame(['Explaining: 1.19 from 4, 0 left out.', 'Laying out: 1.00 from 0, 0 left out.'], $own->inputs);
         self::assertSame(4, $own->count);
         self::assertSame('0 counted and 0 estimated touches.', TouchLedger::of([])->evidence()->inputs[0]);
