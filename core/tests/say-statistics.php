@@ -15,7 +15,10 @@ use FleetSparrow\Core\Statistics\StudentT;
 
 require __DIR__.'/../../vendor/autoload.php';
 
-/** @var array{t: list<array{float, float}>, q: list<array{float, float}>, lines: list<list<float>>, hits: list<array{int, int}>} $asked */
+/**
+ * @var array{t: list<array{int|float, int}>, q: list<array{int|float, int}>, lines: list<list<int|float>>,
+ *     hits: list<array{int, int}>} $asked
+ */
 $asked = json_decode((string) file_get_contents('php://stdin'), true, flags: JSON_THROW_ON_ERROR);
 $floats = static fn (array $values): array => array_values(array_map(floatval(...), $values));
 echo json_encode([

@@ -39,6 +39,15 @@ final class LadderPlaceTest extends TestCase
         self::assertSame([$passed, $far], [$reading->isPassed, $reading->isFarBelow]);
     }
 
+    public function test_a_side_without_a_number_is_said(): void
+    {
+        self::assertSame('right: 12, 11, 2 of the last 2 reach 10; left: no number yet', RungReading::of(
+            ['right' => [12.0, 11.0], 'left' => []],
+            10.0,
+            Better::Higher,
+        )->why);
+    }
+
     public function test_of_times_less_is_better_and_far_is_over_twice(): void
     {
         self::assertTrue(RungReading::of(['both' => [10.0, 9.5]], 10.0, Better::Lower)->isPassed);

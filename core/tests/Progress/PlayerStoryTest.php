@@ -111,7 +111,63 @@ final class PlayerStoryTest extends TestCase
             ['stuck', 'Sole taps, feet in turn', 'Clearly worse lately: 17.8 to 14.3 reps.'],
         ], array_map(static fn (News $one): array => [$one->kind->value, $one->about, $one->says], $story));
         self::assertSame(8, $story[0]->evidence->count);
-        self::assertSame('Mean of the earlier half 14.3, of the later half 17.8.', $story[0]->evidence->inputs[0]);
+        self::assertSame([
+            'Mean of the earlier half 14.3, of the later half 17.8.',
+            'A session value strays by 1.37 though nothing has changed (the squad\'s own and this player\'s, 13 degrees of freedom).',
+            'The smallest change worth a word is 1.',
+            'That it is better at all: 100 in 100.',
+        ], $story[0]->evidence->inputs);
+    }
+
+    public function test_of_the_numbers_to_beat_the_likeliest_is_said_first_with_its_chance(): void
+    {
+        $line = static function (string $key, array $values): LineStory {
+            $reading = self::line($values);
+            $target = Target::of($reading, new Aim(TargetSchool::LastPlusOne, Bounds::of(MarkKind::CountInTime, [])));
+
+            return LineStory::of($key, $key, $reading, self::squad(1.5), [], $target);
+        };
+        $story = PlayerStory::of(
+            // One more than last time: seldom after the best day of all, often after a poor one; nothing is known of the third.
+            [$line('seldom', [10, 11, 10, 11, 14]), $line('often', [13, 14, 13, 14, 9]), $line('unknown', [10, 11])],
+            [],
+            CalendarDate::fromIso('2026-04-01'),
+        );
+        self::assertSame(
+            [
+                ['often', '10 reps, last time 9, and one.'],
+                ['seldom', '15 reps, last time 14, and one.'],
+                ['unknown', '12 reps, last time 11, and one.'],
+            ],
+            array_map(static fn (News $one): array => [$one->about, $one->says], $story),
+        );
+        self::assertSame('Best of the last days: 13, 14, 13, 14, 9.', $story[0]->evidence->inputs[0]);
+        // R: pt((12.6 - 10) / (sd(c(13, 14, 13, 14, 9)) * sqrt(1.2)), 4) is 0.842.
+        self::assertSame('The next day reaches it about 84 times in 100.', $story[0]->evidence->inputs[1]);
+        self::assertSame('Too few days, or all alike: nothing says how likely it is.', $story[2]->evidence->inputs[1]);
+    }
+
+    public function test_a_squad_s_line_added_up_by_player_is_the_one_read_line_by_line(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        for ($play = 0; $play < 20; $play++) {
+            $lines = array_map(
+                static fn (int $i): LineReading => self::line(array_map(static fn (): int => $random->getInt(5, 25), range(1, 3 + $i))),
+                range(1, 7),
+            );
+            $players = array_map(static function (LineReading $line): array {
+                $values = array_map(static fn (SessionValue $day): float => $day->median, $line->days);
+                $last = array_slice($values, -8);
+
+                return ['error' => TypicalError::of($values), 'mean' => array_sum($last) / count($last)];
+            }, $lines);
+            [$read, $added] = [SquadLine::of($lines), SquadLine::ofPlayers($players, 1.0)];
+            self::assertEqualsWithDelta($read->worthwhile, $added->worthwhile, 1e-9);
+            self::assertEqualsWithDelta($read->error->value(), $added->error->value(), 1e-9);
+        }
+        // Nobody's number strays, and everybody is alike: one step is the least.
+        $alike = array_fill(0, 5, ['error' => TypicalError::of([9.0, 9.0, 9.0]), 'mean' => 9.0]);
+        self::assertSame(0.1, SquadLine::ofPlayers($alike, 0.1)->worthwhile);
     }
 
     public function test_stuck_on_most_lines_is_the_player_and_not_the_drill(): void

@@ -75,6 +75,8 @@ final class SeasonAheadTest extends TestCase
 
         $away = PlayedForward::of(self::played(5), $today, WhatIf::TwoWeeksAway, 1);
         self::assertSame([4, 640.0], [$away?->evenings, $away?->touches['middle']]);
+        // The first week back has 320 against the mean of 320, 320, 0 and 0.
+        self::assertEqualsWithDelta(2.0, $away->load['middle'] ?? 0.0, 1e-12);
         $fewer = PlayedForward::of(self::played(5), $today, WhatIf::OneEveningFewer, 1);
         self::assertSame([4, 640.0], [$fewer?->evenings, $fewer?->touches['middle']]);
         self::assertNull(PlayedForward::of([self::played(1)[0]], $today, WhatIf::AsItGoes, 1));
