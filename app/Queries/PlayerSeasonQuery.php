@@ -145,12 +145,29 @@ final class PlayerSeasonQuery
         foreach ($twins as $sides) {
             if (isset($sides[$first], $sides[$second])) {
                 $ratio = FootRatio::of($readings[$sides[$first]], $readings[$sides[$second]]);
-                $name = $lines[$sides[$first]]->drill_name;
-                $feet = $ratio === null ? $feet : $feet + [isset($feet[$name]) ? "{$name}, ".count($feet) : $name => $ratio];
+                $feet = $ratio === null ? $feet : self::withFoot($feet, $lines[$sides[$first]]->drill_name, $ratio);
             }
         }
 
         return $feet;
+    }
+
+    /**
+     * A drill whose task was changed in the season is there twice: as it is, and as it was before.
+     *
+     * @param  array<string, FootRatio>  $feet
+     * @return array<string, FootRatio>
+     */
+    private static function withFoot(array $feet, string $name, FootRatio $ratio): array
+    {
+        $other = $feet[$name] ?? null;
+        $last = static fn (FootRatio $one): string => $one->days[count($one->days) - 1]['on']->iso();
+        if ($other === null) {
+            return $feet + [$name => $ratio];
+        }
+        [$now, $before] = $last($other) >= $last($ratio) ? [$other, $ratio] : [$ratio, $other];
+
+        return [$name => $now, "{$name}, as it was before" => $before] + $feet;
     }
 
     /**

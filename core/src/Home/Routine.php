@@ -152,7 +152,7 @@ final readonly class Routine
      */
     private static function chosen(array $scored, HomePlace $place, HomeNeeds $needs): array
     {
-        [$items, $families, $striking, $minutes] = [[], [], 0, 0.0];
+        [$items, $families, $striking] = [[], [], 0];
         foreach ($scored as ['drill' => $drill, 'facts' => $facts, 'reasons' => $reasons]) {
             $family = $drill->family->value;
             $isStriking = Tally::of($drill->script)->contactsFor(Purpose::Shot) > 0.0;
