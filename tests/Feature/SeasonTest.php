@@ -60,6 +60,27 @@ final class SeasonTest extends FeatureTestCase
         self::assertEqualsWithDelta($loads, $ledger, 0.2);
     }
 
+    public function test_where_numbers_were_written_down_a_block_was_done_however_fast_somebody_pressed_on(): void
+    {
+        $plan = $this->plan([$this->drillBlock('drag-back-turn'), $this->drillBlock('far-foot-open')], ['startsAt' => '2026-03-10T18:00']);
+        $session = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->json('id');
+        $this->send([$this->mark($session, $this->lineKey($session, $this->players[0]->id), 1)])->assertOk();
+        $this->putJson("/api/v1/sessions/{$session}/run", [
+            'startedAt' => '2026-03-10T18:00:00Z',
+            'finishedAt' => '2026-03-10T18:02:00Z',
+            'parts' => array_map(fn (array $one): array => [
+                'segmentId' => $one['id'], 'part' => $one['kind'], 'blockId' => $one['blockId'], 'actualSeconds' => 0,
+                'plannedSeconds' => $one['plainSeconds'] ?? $one['seconds'], 'expectedSeconds' => $one['seconds'],
+            ], $this->getJson("/api/v1/sessions/{$session}/run")->json('segments')),
+        ])->assertOk();
+
+        self::assertSame(
+            ['drag-back-turn' => 0, 'far-foot-open' => 1],
+            DB::table('session_blocks')->where('training_session_id', $session)->pluck('was_skipped', 'block_key')->all(),
+        );
+        self::assertSame(['drag-back-turn'], DB::table('ledger_entries')->distinct()->pluck('drill_slug')->all());
+    }
+
     public function test_a_session_from_before_there_was_a_ledger_is_added_up_by_a_rebuild(): void
     {
         $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
