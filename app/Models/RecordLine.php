@@ -29,6 +29,12 @@ class RecordLine extends Model
 
     protected $fillable = ['line_key', 'drill_slug', 'drill_name', 'family', 'kind', 'side', 'task'];
 
+    /** The task whatever the side: twin lines say the same. */
+    public function withoutSide(): string
+    {
+        return json_encode(array_diff_key($this->task, ['side' => null]), JSON_THROW_ON_ERROR);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

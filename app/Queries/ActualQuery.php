@@ -26,7 +26,7 @@ final class ActualQuery
             actualSeconds: (float) $row->actual_seconds,
             pausedSeconds: (float) $row->paused_seconds,
             frozenSeconds: (float) $row->frozen_seconds,
-        ))->all()));
+        ))->all()), self::written($session));
         $inOrder = [];
         foreach ($session->blocks()->orderBy('position')->pluck('block_key') as $key) {
             if (isset($went[$key])) {
@@ -35,6 +35,21 @@ final class ActualQuery
         }
 
         return $inOrder;
+    }
+
+    /** @return list<string> blocks whose drill has a number written down in the session */
+    private static function written(TrainingSession $session): array
+    {
+        $drills = DB::table('marks')->where('marks.training_session_id', $session->id)
+            ->join('record_lines', 'record_lines.line_key', '=', 'marks.line_key')
+            ->leftJoin('club_line_names', fn ($join) => $join->on('club_line_names.line_key', '=', 'marks.line_key')
+                ->on('club_line_names.club_id', '=', 'marks.club_id'))
+            ->selectRaw('coalesce(club_line_names.drill_slug, record_lines.drill_slug)');
+
+        return array_values(array_map(strval(...), DB::table('session_blocks')->where('training_session_id', $session->id)
+            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+            ->whereIn('drill_versions.slug', $drills)
+            ->pluck('block_key')->all()));
     }
 
     /** @return array<string, array{called: int, hit: int, slow: int}> block key → calls, and how many were answered well or slowly */

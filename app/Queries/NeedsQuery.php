@@ -22,9 +22,6 @@ final class NeedsQuery
     /** Sessions whose touches say how the feet are shared lately. */
     private const LATELY_DAYS = 35;
 
-    /** The other foot under so many hundredths of the strong one is behind; this tool's own value. */
-    private const BEHIND_PERCENT = 80.0;
-
     public function __construct(
         private readonly LadderQuery $ladders,
         private readonly DrillBookQuery $book,
@@ -98,7 +95,7 @@ final class NeedsQuery
                 if ($still !== null) {
                     $stuck[$line->drill_slug][] = new Noted($player->name, $still->value, $still->since);
                 }
-                $twins[json_encode(array_diff_key($line->task, ['side' => null]), JSON_THROW_ON_ERROR)][$line->side->value] = $key;
+                $twins[$line->withoutSide()][$line->side->value] = $key;
             }
             foreach ($player->strong_foot === StrongFoot::Both ? [] : $twins as $sides) {
                 $isRight = $player->strong_foot === StrongFoot::Right;
@@ -106,7 +103,7 @@ final class NeedsQuery
                 $ratio = $strong === null || $weaker === null
                     ? null
                     : FootRatio::of($readings[$player->id][$strong], $readings[$player->id][$weaker]);
-                if ($ratio !== null && 100.0 * $ratio->ratio < self::BEHIND_PERCENT) {
+                if ($ratio?->isBehind() === true) {
                     $behind[$lines[$weaker]->drill_slug][] = new Noted($player->name, 100.0 * $ratio->ratio);
                 }
             }

@@ -137,8 +137,7 @@ final class PlayerSeasonQuery
     {
         $twins = [];
         foreach ($strong === StrongFoot::Both ? [] : $readings as $key => $reading) {
-            $task = json_encode(array_diff_key($lines[$key]->task, ['side' => null]), JSON_THROW_ON_ERROR);
-            $twins[$task][$lines[$key]->side->value] = $key;
+            $twins[$lines[$key]->withoutSide()][$lines[$key]->side->value] = $key;
         }
         $feet = [];
         [$first, $second] = $strong === StrongFoot::Left ? ['L', 'R'] : ['R', 'L'];

@@ -22,9 +22,6 @@ use Illuminate\Support\Facades\DB;
 /** A week at home for one player, out of what the season says that player needs. */
 final class RoutineQuery
 {
-    /** The other foot under so many hundredths of the strong one is behind; this tool's own value. */
-    private const BEHIND = 0.8;
-
     public function __construct(
         private readonly PlayerSeasonQuery $seasons,
         private readonly DrillBookQuery $book,
@@ -78,7 +75,7 @@ final class RoutineQuery
             $slug = $season->recordLines[$key]->drill_slug;
             $targets += $line->target === null || $line->target->harder !== null ? [] : [$slug => "{$line->target->value} {$line->unit}"];
         }
-        foreach (array_filter($season->feet, static fn (FootRatio $one): bool => $one->ratio < self::BEHIND) as $name => $ratio) {
+        foreach (array_filter($season->feet, static fn (FootRatio $one): bool => $one->isBehind()) as $name => $ratio) {
             foreach ($drills as $slug => $drill) {
                 $behind += $drill->name === $name ? [$slug => (int) round(100.0 * $ratio->ratio)] : [];
             }

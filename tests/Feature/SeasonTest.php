@@ -79,6 +79,7 @@ final class SeasonTest extends FeatureTestCase
             DB::table('session_blocks')->where('training_session_id', $session)->pluck('was_skipped', 'block_key')->all(),
         );
         self::assertSame(['drag-back-turn'], DB::table('ledger_entries')->distinct()->pluck('drill_slug')->all());
+        $this->getJson("/api/v1/sessions/{$session}/actual")->assertOk()->assertJsonPath('blocks.*.wasSkipped', [false, true]);
     }
 
     public function test_a_session_from_before_there_was_a_ledger_is_added_up_by_a_rebuild(): void

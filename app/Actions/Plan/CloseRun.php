@@ -6,7 +6,6 @@ namespace App\Actions\Plan;
 
 use App\Actions\Record\ProjectLedger;
 use App\Models\Player;
-use App\Models\SessionBlock;
 use App\Models\TrainingSession;
 use App\Models\User;
 use App\Planning\SquadHistory;
@@ -131,21 +130,11 @@ final class CloseRun
         ], array_keys($calls), $calls));
     }
 
-    /**
-     * What was skipped counts as not done: the next plan asks for it again. Where numbers were written down it was done, however fast
-     * somebody pressed on.
-     */
+    /** What was skipped counts as not done: the next plan asks for it again. */
     private static function markSkipped(TrainingSession $session): void
     {
         $skipped = array_keys(array_filter(ActualQuery::of($session), static fn (BlockActual $one): bool => $one->wasSkipped));
-        $counted = DB::table('marks')->where('training_session_id', $session->id)
-            ->join('record_lines', 'record_lines.line_key', '=', 'marks.line_key')
-            ->leftJoin('club_line_names', fn ($join) => $join->on('club_line_names.line_key', '=', 'marks.line_key')
-                ->on('club_line_names.club_id', '=', 'marks.club_id'))
-            ->distinct()->pluck(DB::raw('coalesce(club_line_names.drill_slug, record_lines.drill_slug) as slug'))->all();
-        $passed = $session->blocks()->with('drillVersion')->whereIn('block_key', $skipped)->get()
-            ->reject(static fn (SessionBlock $block): bool => in_array($block->drillVersion?->slug, $counted, true));
-        $session->blocks()->whereIn('block_key', $passed->pluck('block_key')->all())->update(['was_skipped' => true]);
+        $session->blocks()->whereIn('block_key', $skipped)->update(['was_skipped' => true]);
     }
 
     private function keep(TrainingSession $session, PlanEvaluation $evaluation): void

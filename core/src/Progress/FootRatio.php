@@ -17,6 +17,9 @@ final readonly class FootRatio
 {
     private const WITHIN_DAYS = 14;
 
+    /** Under this the other foot is behind; this tool's own value. */
+    private const BEHIND = 0.8;
+
     /** So many in a row tell more than luck. */
     private const IN_A_ROW = 3;
 
@@ -50,6 +53,11 @@ final readonly class FootRatio
             $count > 1 && $days[$count - 1]['ratio'] >= 1.0 && $days[$count - 2]['ratio'] < 1.0,
             $days,
         );
+    }
+
+    public function isBehind(): bool
+    {
+        return $this->ratio < self::BEHIND;
     }
 
     /** Whether the foot that is called the other one was ahead three times in a row. */

@@ -34,8 +34,11 @@ final readonly class BlockActual
     ) {
     }
 
-    /** @param  non-empty-list<StretchTime>  $stretches  of one block */
-    public static function of(array $stretches): self
+    /**
+     * @param  non-empty-list<StretchTime>  $stretches  of one block
+     * @param  bool  $isWritten  whether numbers of it were written down: then it was done, however fast somebody pressed on
+     */
+    public static function of(array $stretches, bool $isWritten = false): self
     {
         [$planned, $actual, $overBy] = [0.0, 0.0, ['paused' => 0.0, 'frozen' => 0.0]];
         // What a block is for: its work, or the minutes that it is.
@@ -52,7 +55,9 @@ final readonly class BlockActual
             }
         }
 
-        return new self($stretches[0]->blockId, $planned, $actual, $meant > 0.0 && $done < self::SKIPPED_UNDER * $meant, $overBy);
+        $wasSkipped = ! $isWritten && $meant > 0.0 && $done < self::SKIPPED_UNDER * $meant;
+
+        return new self($stretches[0]->blockId, $planned, $actual, $wasSkipped, $overBy);
     }
 
     public function overSeconds(): float

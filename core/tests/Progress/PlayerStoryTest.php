@@ -209,6 +209,9 @@ final class PlayerStoryTest extends TestCase
         self::assertNotNull($ahead);
         self::assertNotNull($behind);
         self::assertSame([true, false], [$ahead->isAhead(), $behind->isAhead()]);
+        // Eight of ten is not behind, 79 of 100 is.
+        self::assertFalse($behind->isBehind());
+        self::assertTrue(FootRatio::of(self::line([100]), self::line([79]))?->isBehind());
         $news = (new FootStory(StrongFoot::Right, ['A' => $ahead, 'B' => $ahead, 'C' => $behind]))->news();
         self::assertSame(
             [['Left foot', 'Ahead of the right on 2 of 3 drills, three times in a row. The right is written down as the stronger: is it?']],
