@@ -7,6 +7,7 @@ use App\Http\Middleware\ActForClub;
 use App\Http\Middleware\LimitBody;
 use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\NoteSeen;
+use App\Http\Middleware\OpenByLink;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Problem;
 use FleetSparrow\Core\Exception\CoreException;
@@ -26,6 +27,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Called from pages of this origin alone: with their session and token, as no api of strangers would be.
         then: function (): void {
             Route::middleware('throttle:feed')->prefix('api/v1')->group(__DIR__.'/../routes/feed.php');
+            Route::middleware(['throttle:home', 'by-link'])->prefix('api/v1')->group(__DIR__.'/../routes/home.php');
             Route::middleware('web')->prefix('api/v1')->group(__DIR__.'/../routes/api.php');
         },
         commands: __DIR__.'/../routes/console.php',
@@ -38,6 +40,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         // Outermost, so that nothing is read before its size is known, and every answer carries the headers.
         $middleware->prepend([SafeHeaders::class, NameRequest::class, LimitBody::class]);
         $middleware->group('club', [ActForClub::class, NoteSeen::class]);
+        $middleware->alias(['by-link' => OpenByLink::class]);
         // The club must be known before a model is bound, so that another club's ids find nothing.
         $middleware->prependToPriorityList(before: SubstituteBindings::class, prepend: ActForClub::class);
         // Nothing of a preview is kept, and it is asked for at every key pressed.

@@ -18,6 +18,8 @@ use App\Http\Controllers\DrillTrialController;
 use App\Http\Controllers\EndSignInController;
 use App\Http\Controllers\FeedController;
 use App\Http\Controllers\GuestController;
+use App\Http\Controllers\HomeLinkController;
+use App\Http\Controllers\HomeSquadController;
 use App\Http\Controllers\InvitationController;
 use App\Http\Controllers\LadderController;
 use App\Http\Controllers\LastTimeController;
@@ -120,6 +122,12 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::post('squads/{squad}/seasons', [SeasonController::class, 'store']);
     Route::delete('squads/{squad}/seasons/{season}', [SeasonController::class, 'destroy'])->whereNumber('season');
     Route::post('squads/{squad}/paper-days', [PaperController::class, 'store']);
+    Route::get('squads/{squad}/home', [HomeSquadController::class, 'show']);
+    Route::put('squads/{squad}/home-routines', [HomeSquadController::class, 'keep']);
+    Route::put('squads/{squad}/home-links', [HomeSquadController::class, 'open']);
+    Route::get('squads/{squad}/home-sheets', [HomeSquadController::class, 'sheets']);
+    Route::post('squads/{squad}/home-sheets', [HomeSquadController::class, 'take']);
+    Route::post('squads/{squad}/home-answers', [HomeSquadController::class, 'answer']);
     Route::post('squads/{squad}/guests', [GuestController::class, 'store']);
 
     Route::get('players/{player}', [PlayerController::class, 'show']);
@@ -127,6 +135,9 @@ Route::middleware(['auth', 'club'])->group(function (): void {
     Route::delete('players/{player}', [PlayerController::class, 'destroy']);
     Route::get('players/{player}/routine', [RoutineController::class, 'show']);
     Route::put('players/{player}/routine', [RoutineController::class, 'update']);
+    Route::get('players/{player}/home-link', [HomeLinkController::class, 'show']);
+    Route::put('players/{player}/home-link', [HomeLinkController::class, 'update']);
+    Route::delete('players/{player}/home-link', [HomeLinkController::class, 'destroy']);
     Route::put('players/{player}/squad', PlayerSquadController::class);
     Route::get('players/{player}/note', [PlayerNoteController::class, 'show']);
     Route::put('players/{player}/note', [PlayerNoteController::class, 'update']);

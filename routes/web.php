@@ -9,9 +9,11 @@ use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 use Illuminate\View\Middleware\ShareErrorsFromSession;
 
+// A player's page at home is an entry of its own, as the shell is: it knows nothing of squads, plans and settings.
+Route::view('/at-home', 'at-home')->withoutMiddleware('web');
 // The shell is the same for everybody and needs neither session nor database, so it loads when the database is away.
 Route::view('/{path?}', 'shell')
-    ->where('path', '^(?!api/|build/|up$).*')
+    ->where('path', '^(?!api/|build/|build-home/|at-home|up$).*')
     ->withoutMiddleware(
         [
             EncryptCookies::class,

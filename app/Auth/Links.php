@@ -22,6 +22,12 @@ final class Links
         return "/invitation/{$token}";
     }
 
+    /** The secret stands behind the hash: a browser sends that to no server, so it is in no log. */
+    public static function atHome(string $code): string
+    {
+        return "/at-home/#{$code}";
+    }
+
     /** Signed, and good until it expires or the password has changed, whichever comes first. */
     public static function reset(User $user, CarbonImmutable $expires): string
     {

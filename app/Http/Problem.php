@@ -104,7 +104,9 @@ final class Problem
     private static function ofStatus(int $status, string $message = ''): JsonResponse
     {
         return match ($status) {
-            401 => self::of(401, 'unknown-token', 'This token is not known, or its time is over. Let the device count anew from the run.'),
+            401 => $message === 'link-closed'
+                ? self::of(401, 'link-closed', 'This page is not open any more. Ask your coach for a new link.')
+                : self::of(401, 'unknown-token', 'This token is not known, or its time is over. Let the device count anew from the run.'),
             403 => $message === 'link-spent'
                 ? self::of(403, 'link-spent', 'This link is no longer good. Ask your club lead for a new one.')
                 : self::of(403, 'role', $message === '' ? 'Your role does not cover this.' : $message),

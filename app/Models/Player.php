@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $birth_year
  * @property string|null $private_note for coaches and the club lead
  * @property Squad $squad
+ * @property Club $club
  */
 class Player extends Model
 {

@@ -193,7 +193,7 @@ class Squad extends Model
     /** @return HasMany<TrainingSession, $this> */
     public function trainingSessions(): HasMany
     {
-        return $this->hasMany(TrainingSession::class);
+        return $this->hasMany(TrainingSession::class)->where('is_home', false);
     }
 
     /** @return BelongsToMany<User, $this> */

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $recap_answers  what the group said today was about
  * @property HowHard|null $recap_how_hard
  * @property bool $is_only_tried  nothing is learned from its run
+ * @property bool $is_home  no session with the squad: confirmed numbers from home hang on it
  * @property CarbonImmutable|null $updated_at
  * @property CarbonImmutable|null $run_started_at_utc
  * @property CarbonImmutable|null $run_finished_at_utc
@@ -49,6 +50,7 @@ class TrainingSession extends Model
         'recap_answers' => '',
         'recap_how_hard' => null,
         'is_only_tried' => false,
+        'is_home' => false,
     ];
 
     protected $fillable = [
@@ -82,6 +84,7 @@ class TrainingSession extends Model
             'humidity_percent' => 'float',
             'recap_how_hard' => HowHard::class,
             'is_only_tried' => 'boolean',
+            'is_home' => 'boolean',
             'run_started_at_utc' => 'immutable_datetime',
             'run_finished_at_utc' => 'immutable_datetime',
         ];

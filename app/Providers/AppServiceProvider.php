@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Auth\SignInUserProvider;
+use App\Models\HomeLink;
 use App\Models\User;
 use App\Tenancy\ClubContext;
 use Carbon\CarbonImmutable;
@@ -40,6 +41,9 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for('open-door', fn (Request $request): Limit => Limit::perMinute(30)->by((string) $request->ip()));
         // A device sends every second or two; a field has a handful of them behind one address.
         RateLimiter::for('feed', fn (Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
+        // A page at home asks for its week and sends what was practised; a street of them may lie behind one address.
+        RateLimiter::for('home', fn (Request $request): Limit => Limit::perMinute(120)->by((string) $request->ip()));
+        Auth::viaRequest('home-link', fn (Request $request): ?HomeLink => HomeLink::openedBy((string) $request->bearerToken()));
         Auth::provider(
             'sign-ins',
             fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']),

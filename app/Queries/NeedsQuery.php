@@ -13,7 +13,6 @@ use FleetSparrow\Core\Builder\Noted;
 use FleetSparrow\Core\Progress\FootRatio;
 use FleetSparrow\Core\Progress\Standstill;
 use FleetSparrow\Core\Shared\CalendarDate;
-use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Support\Facades\DB;
 
 /** What the season so far says a squad needs on a day. */
@@ -88,23 +87,17 @@ final class NeedsQuery
         $lines = $this->records->lines();
         [$stuck, $behind] = [[], []];
         foreach ($squad->players->whereIn('id', $playerIds) as $player) {
-            $twins = [];
-            foreach ($readings[$player->id] ?? [] as $key => $reading) {
-                $line = $lines[$key];
+            $own = $readings[$player->id] ?? [];
+            foreach ($own as $key => $reading) {
                 $still = Standstill::of($reading);
                 if ($still !== null) {
-                    $stuck[$line->drill_slug][] = new Noted($player->name, $still->value, $still->since);
+                    $stuck[$lines[$key]->drill_slug][] = new Noted($player->name, $still->value, $still->since);
                 }
-                $twins[$line->withoutSide()][$line->side->value] = $key;
             }
-            foreach ($player->strong_foot === StrongFoot::Both ? [] : $twins as $sides) {
-                $isRight = $player->strong_foot === StrongFoot::Right;
-                [$strong, $weaker] = [$sides[$isRight ? 'R' : 'L'] ?? null, $sides[$isRight ? 'L' : 'R'] ?? null];
-                $ratio = $strong === null || $weaker === null
-                    ? null
-                    : FootRatio::of($readings[$player->id][$strong], $readings[$player->id][$weaker]);
+            foreach (RecordQuery::twins($player->strong_foot, array_intersect_key($lines, $own)) as $twins) {
+                $ratio = FootRatio::of($own[$twins['strong']], $own[$twins['other']]);
                 if ($ratio?->isBehind() === true) {
-                    $behind[$lines[$weaker]->drill_slug][] = new Noted($player->name, 100.0 * $ratio->ratio);
+                    $behind[$lines[$twins['other']]->drill_slug][] = new Noted($player->name, 100.0 * $ratio->ratio);
                 }
             }
         }

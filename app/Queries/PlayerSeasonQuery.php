@@ -135,17 +135,10 @@ final class PlayerSeasonQuery
      */
     private static function feet(StrongFoot $strong, array $readings, array $lines): array
     {
-        $twins = [];
-        foreach ($strong === StrongFoot::Both ? [] : $readings as $key => $reading) {
-            $twins[$lines[$key]->withoutSide()][$lines[$key]->side->value] = $key;
-        }
         $feet = [];
-        [$first, $second] = $strong === StrongFoot::Left ? ['L', 'R'] : ['R', 'L'];
-        foreach ($twins as $sides) {
-            if (isset($sides[$first], $sides[$second])) {
-                $ratio = FootRatio::of($readings[$sides[$first]], $readings[$sides[$second]]);
-                $feet = $ratio === null ? $feet : self::withFoot($feet, $lines[$sides[$first]]->drill_name, $ratio);
-            }
+        foreach (RecordQuery::twins($strong, array_intersect_key($lines, $readings)) as $twins) {
+            $ratio = FootRatio::of($readings[$twins['strong']], $readings[$twins['other']]);
+            $feet = $ratio === null ? $feet : self::withFoot($feet, $lines[$twins['strong']]->drill_name, $ratio);
         }
 
         return $feet;

@@ -14,7 +14,9 @@ use FleetSparrow\Core\Progress\SquadLine;
 use FleetSparrow\Core\Progress\TypicalError;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\SessionValue;
+use FleetSparrow\Core\Record\Twins;
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -156,6 +158,17 @@ final class RecordQuery
             static fn (RecordLine $line): SquadLine => SquadLine::ofPlayers($players[$line->line_key] ?? [], $line->kind->step()),
             $this->named(array_keys($players)),
         );
+    }
+
+    /**
+     * Lines that are the same task with either foot.
+     *
+     * @param  array<string, RecordLine>  $lines  of one player, by key
+     * @return list<array{strong: string, other: string}>
+     */
+    public static function twins(StrongFoot $strong, array $lines): array
+    {
+        return Twins::of($strong, array_map(static fn (RecordLine $line): array => [$line->withoutSide(), $line->side], $lines));
     }
 
     /** @return array<string, RecordLine> the lines met by the last reading, by key */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Squad;
+use App\Models\TrainingSession;
 use App\Planning\SquadBasis;
 use App\Planning\SquadHistory;
 use Carbon\CarbonImmutable;
@@ -15,6 +16,8 @@ use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\Earlier;
 use FleetSparrow\Core\Shared\StrongFoot;
+use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
@@ -176,8 +179,8 @@ final class SquadBasisQuery
             if ($days <= 0) {
                 continue;
             }
-            $ago[$session] ??= count($ago) + 1;
             if ($row->block_key !== null) {
+                $ago[$session] ??= count($ago) + 1;
                 $groups[$ago[$session]]["{$row->block_key} {$row->group_number}"][] = $player;
 
                 continue;
@@ -209,11 +212,15 @@ final class SquadBasisQuery
      */
     private function rows(Squad $squad, CalendarDate $day): Collection
     {
-        $sessions = $squad->trainingSessions()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
+        $sessions = $squad->trainingSessions()->getQuery()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
             ->where('starts_at_utc', '<', $day->plusDays(2)->iso())
             ->when($squad->season_starts_on, fn ($query, $start) => $query->where('starts_at_utc', '>=', $start->format('Y-m-d')))
             ->orderByDesc('starts_at_utc')
             ->limit(self::SESSIONS)
+            ->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')
+            ->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
+        $atHome = TrainingSession::query()->where('squad_id', $squad->id)->where('is_home', true)
+            ->where('starts_at_utc', '>=', $day->plusDays(-self::LOAD_DAYS - 1)->iso())
             ->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')
             ->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
         $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
@@ -221,10 +228,14 @@ final class SquadBasisQuery
                 ['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'],
             )->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as heading_minutes, 0 as keeper_turns, 0 as server_turns');
 
-        return DB::table('session_loads')->joinSub($sessions, 'past', 'past.id', '=', 'session_loads.training_session_id')
+        $loads = static fn (EloquentBuilder $of): Builder => DB::table('session_loads')
+            ->joinSub($of, 'past', 'past.id', '=', 'session_loads.training_session_id')
             ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw(
                 'null as block_key, null as group_number, touches, strikes, headers, heading_minutes, keeper_turns, server_turns',
-            )
+            );
+
+        return $loads($sessions)
+            ->unionAll($loads($atHome))
             ->unionAll($groups)
             ->orderByDesc('starts_at_utc')
             ->orderByDesc('training_session_id')

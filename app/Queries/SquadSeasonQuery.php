@@ -127,8 +127,13 @@ final class SquadSeasonQuery
                 $day->instant("{$span->until->plusDays(-self::LOAD_DAYS)->iso()}T00:00"),
                 $day->instant("{$span->until->plusDays(1)->iso()}T00:00"),
             ])
-            ->groupBy('training_sessions.id', 'training_sessions.starts_at_utc')
-            ->selectRaw('training_sessions.starts_at_utc, avg(touches) as touches, avg(strikes) as strikes')->get();
+            ->groupBy('training_sessions.id', 'training_sessions.starts_at_utc', 'training_sessions.is_home')
+            ->selectRaw('training_sessions.starts_at_utc')
+            // At home some practise and others do not: shared out over the whole squad.
+            ->selectRaw('sum(touches) / if(is_home, ?, count(*)) as touches, sum(strikes) / if(is_home, ?, count(*)) as strikes', [
+                max(1, $squad->players->count()),
+                max(1, $squad->players->count()),
+            ])->get();
         $earlier = static fn (string $what): array => array_values($rows->map(static fn (object $row): Earlier => new Earlier(
             $day->on(CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC'))->daysUntil($span->until),
             (float) $row->{$what},

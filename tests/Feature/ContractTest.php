@@ -75,7 +75,39 @@ final class ContractTest extends FeatureTestCase
             'player' => ['GET api/v1/players/{player}', $this->getJson("/api/v1/players/{$player}")->assertOk()],
             'season' => ['GET api/v1/squads/{squad}/season', $this->getJson("{$squad}/season")->assertOk()],
             'routine' => ['GET api/v1/players/{player}/routine', $this->getJson("/api/v1/players/{$player}/routine")->assertOk()],
+            ...$this->homeAnswers($player),
             'what-if' => ['GET api/v1/squads/{squad}/what-if', $this->getJson("{$squad}/what-if")->assertOk()],
+        ];
+    }
+
+    /**
+     * Home practice: a week for everybody, a page for each, something that was practised and waits.
+     *
+     * @return array<string, array{string, TestResponse}>
+     */
+    private function homeAnswers(int $player): array
+    {
+        $squad = "/api/v1/squads/{$this->squad->id}";
+        $this->putJson("{$squad}/home-routines", ['minutes' => 12, 'days' => 2, 'with' => 'pull-back-out-v'])->assertOk();
+        $link = $this->putJson("/api/v1/players/{$player}/home-link")->assertOk();
+        $as = ['Authorization' => "Bearer {$link->json('link.code')}"];
+        $page = $this->getJson('/api/v1/at-home', $as)->assertOk();
+        $item = $page->json('days.0.items.0');
+        $practised = $this->postJson('/api/v1/at-home/practice', ['phoneToday' => '2026-03-10', 'phone' => 'a', 'practised' => [[
+            'uuid' => '00000000-0000-4000-8000-000000000021', 'drill' => $item['drill'], 'on' => '2026-03-09', 'felt' => 'right',
+            'numbers' => [['lineKey' => $item['asks'][0]['line']['key'], 'value' => 17]],
+        ], []]], $as)->assertOk();
+        // As the samples have it, whatever the key of this installation is.
+        $link->setContent((string) preg_replace('/[0-9A-Z]{4}(-[0-9A-Z]{4}){3}/', 'K3F9-2M7Q-XW4T-8R6C', (string) $link->getContent()));
+        $sheets = $this->actingAs($this->coach)->getJson("{$squad}/home-sheets")->assertOk();
+        $sheets->setContent((string) preg_replace('/[0-9A-Z]{4}(-[0-9A-Z]{4}){3}/', 'K3F9-2M7Q-XW4T-8R6C', (string) $sheets->getContent()));
+
+        return [
+            'at-home' => ['GET api/v1/at-home', $page],
+            'practised' => ['POST api/v1/at-home/practice', $practised],
+            'home-link' => ['PUT api/v1/players/{player}/home-link', $link],
+            'home' => ['GET api/v1/squads/{squad}/home', $this->getJson("{$squad}/home")->assertOk()],
+            'home-sheets' => ['GET api/v1/squads/{squad}/home-sheets', $sheets],
         ];
     }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Drill\KeepOwnDrill;
+use App\Actions\Home\OpenHomeLinks;
+use App\Models\HomeLink;
 use App\Models\Invitation;
 use App\Models\Player;
 use App\Models\SignIn;
@@ -31,6 +33,9 @@ final class WallsTest extends FeatureTestCase
 
     /** Whoever has the token of a session, and nobody for being signed in. */
     private const BY_TOKEN = 'by token';
+
+    /** Whoever has the secret of a player's link, and nobody for being signed in. */
+    private const BY_LINK = 'by link';
 
     /** Anybody signed in: about themselves, or the book, which belongs to no club. */
     private const OWN = 'own';
@@ -97,6 +102,17 @@ final class WallsTest extends FeatureTestCase
         'GET api/v1/players/{player}' => Ability::View,
         'GET api/v1/players/{player}/routine' => Ability::View,
         'PUT api/v1/players/{player}/routine' => Ability::Plan,
+        'GET api/v1/players/{player}/home-link' => Ability::Plan,
+        'PUT api/v1/players/{player}/home-link' => Ability::Plan,
+        'DELETE api/v1/players/{player}/home-link' => Ability::Plan,
+        'GET api/v1/squads/{squad}/home' => Ability::View,
+        'PUT api/v1/squads/{squad}/home-routines' => Ability::Plan,
+        'PUT api/v1/squads/{squad}/home-links' => Ability::Plan,
+        'GET api/v1/squads/{squad}/home-sheets' => Ability::Plan,
+        'POST api/v1/squads/{squad}/home-sheets' => Ability::Plan,
+        'POST api/v1/squads/{squad}/home-answers' => Ability::Plan,
+        'GET api/v1/at-home' => self::BY_LINK,
+        'POST api/v1/at-home/practice' => self::BY_LINK,
         'PUT api/v1/players/{player}/squad' => Ability::Plan,
         'PUT api/v1/players/{player}/advice/{slug}' => Ability::Plan,
         'PUT api/v1/players/{player}' => Ability::Plan,
@@ -125,7 +141,7 @@ final class WallsTest extends FeatureTestCase
     ];
 
     /** The frame around the API: no record passes through it. */
-    private const FRAME = ['GET up', 'GET {path?}', 'GET api/v1/{path}', 'GET storage/{path}', 'PUT storage/{path}'];
+    private const FRAME = ['GET up', 'GET at-home', 'GET {path?}', 'GET api/v1/{path}', 'GET storage/{path}', 'PUT storage/{path}'];
 
     /** Commands, and what keeps each within its walls. */
     private const COMMANDS = [
@@ -218,8 +234,41 @@ final class WallsTest extends FeatureTestCase
             $answer = $this->callAs(null, $name);
             $rule === self::OPEN
                 ? self::assertContains($answer->status(), [200, 403, 404, 422], $name)
-                : $answer->assertStatus(401)->assertJsonPath('code', $rule === self::BY_TOKEN ? 'unknown-token' : 'signed-out');
+                : $answer->assertStatus(401)->assertJsonPath('code', match ($rule) {
+                    self::BY_TOKEN => 'unknown-token',
+                    self::BY_LINK => 'link-closed',
+                    default => 'signed-out',
+                });
         }
+    }
+
+    /** A player's link opens that player's page, and is as good as nothing everywhere else. */
+    public function test_a_players_link_opens_nothing_but_that_players_page(): void
+    {
+        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+        $this->app->make(OpenHomeLinks::class)->open([$this->players[0]], $this->coach);
+        $link = HomeLink::query()->sole();
+        $code = (string) $link->code();
+        self::assertNotSame($code, $link->token_hash);
+        $this->app->make(ClubContext::class)->leave();
+        foreach (self::RULES as $name => $rule) {
+            $closed = $this->callAs(null, $name);
+            $answer = $this->callAs(null, $name, code: $code);
+            if ($rule === self::BY_LINK) {
+                self::assertContains($answer->status(), [200, 422], $name);
+                self::assertStringNotContainsString('Bo', (string) $answer->getContent());
+
+                continue;
+            }
+            self::assertSame($closed->status(), $answer->status(), $name);
+            self::assertSame(
+                preg_replace('/"requestId":"[^"]*"/', '', (string) $closed->getContent()),
+                preg_replace('/"requestId":"[^"]*"/', '', (string) $answer->getContent()),
+                $name,
+            );
+        }
+        // With the link at hand nobody is signed in for it, and whoever is signed in has no page at home.
+        $this->callAs($this->coach, 'GET api/v1/at-home')->assertUnauthorized();
     }
 
     /** @return array<string, array{string}> */
@@ -244,7 +293,7 @@ final class WallsTest extends FeatureTestCase
                 continue;
             }
             $answer = $this->callAs($user, $name, $who);
-            if ($rule === self::BY_TOKEN) {
+            if ($rule === self::BY_TOKEN || $rule === self::BY_LINK) {
                 $answer->assertStatus(401);
 
                 continue;
@@ -344,7 +393,7 @@ final class WallsTest extends FeatureTestCase
     }
 
     /** Calls a route with a body that is good, and undoes what it did. */
-    private function callAs(?User $user, string $name, string $who = 'coach'): TestResponse
+    private function callAs(?User $user, string $name, string $who = 'coach', string $code = ''): TestResponse
     {
         [$method, $uri] = explode(' ', $name);
         DB::beginTransaction();
@@ -360,7 +409,12 @@ final class WallsTest extends FeatureTestCase
             $this->actingAs($user->fresh() ?? $user);
         }
         try {
-            return $this->json($method, $path, $this->body($name), ['If-Match' => '"1"']);
+            return $this->json(
+                $method,
+                $path,
+                $this->body($name),
+                ['If-Match' => '"1"'] + ($code === '' ? [] : ['Authorization' => "Bearer {$code}"]),
+            );
         } finally {
             DB::rollBack();
             $this->app->make(ClubContext::class)->leave();
@@ -458,6 +512,10 @@ final class WallsTest extends FeatureTestCase
                 'minutes' => 12, 'days' => 2, 'space' => 'square', 'wall' => 'no', 'helper' => 'no', 'quiet' => 'no',
                 'school' => 'both-feet',
             ],
+            'PUT api/v1/squads/{squad}/home-routines' => ['minutes' => 12],
+            'POST api/v1/squads/{squad}/home-answers' => ['confirm' => [], 'leaveOut' => []],
+            'POST api/v1/squads/{squad}/home-sheets' => ['sheets' => [[]]],
+            'POST api/v1/at-home/practice' => ['phoneToday' => '2026-03-10', 'phone' => 'a', 'practised' => [[]]],
             'PUT api/v1/players/{player}/squad' => ['squadId' => $this->squad->id],
             'PUT api/v1/players/{player}/advice/{slug}' => ['answer' => 'yes', 'why' => $this->advice()],
             'PUT api/v1/players/{player}/note' => ['note' => 'Left shoulder first.'],

@@ -201,7 +201,11 @@ final class MarkReader
             'is_disputed' => ($item['isDisputed'] ?? false) === true,
             'reason' => MarkFields::reason($item),
             'parts' => MarkFields::parts($item),
-            'source' => $this->roles[$session->squad_id] === Role::Assistant ? 'assistant' : 'coach',
+            'source' => match (true) {
+                $session->is_home => 'home',
+                $this->roles[$session->squad_id] === Role::Assistant => 'assistant',
+                default => 'coach',
+            },
             'counted_by' => MarkFields::countedBy($item),
             'ground' => $this->grounds[$session->squad_id],
             // The number belongs to the session's day, however late it is sent.

@@ -5,17 +5,20 @@ declare(strict_types=1);
 namespace App\Actions\Record;
 
 use App\Models\Mark;
+use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Queries\PlanEvaluationQuery;
 use Closure;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
+use FleetSparrow\Core\Home\RoutineItem;
 use FleetSparrow\Core\Record\Mark as CoreMark;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Record\TryReading;
 use FleetSparrow\Core\Season\DrillTouches;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Database\Eloquent\Builder;
@@ -65,8 +68,27 @@ final class ProjectLedger
                 ];
             }
         }
+        $this->insert($session, array_values($kept));
+        $this->of([$session->id]);
+    }
+
+    /** Keeps what one thing practised at home comes to; its numbers take the place of the estimate when they come in. */
+    public function keepAtHome(TrainingSession $session, Player $player, RoutineItem $item, BlockEvaluation $worked): void
+    {
+        $this->insert($session, [[
+            'player' => $player->id,
+            'drill' => $item->drill->slug,
+            'family' => $item->drill->family->value,
+            'seconds' => $worked->times[$player->id]->ballSeconds ?? 0.0,
+            'touches' => DrillTouches::of($item->block(), $player->strong_foot, $worked->touches[$player->id]),
+        ]]);
+    }
+
+    /** @param  list<array{player: int, drill: string, family: string, seconds: float, touches: DrillTouches}>  $kept */
+    private function insert(TrainingSession $session, array $kept): void
+    {
         $day = $session->club->day()->on($session->starts_at_utc)->iso();
-        foreach (array_chunk(array_values($kept), self::AT_ONCE) as $some) {
+        foreach (array_chunk($kept, self::AT_ONCE) as $some) {
             DB::table('ledger_entries')->insertOrIgnore(array_map(fn (array $one): array => [
                 'club_id' => $session->club_id,
                 'training_session_id' => $session->id,
@@ -78,7 +100,6 @@ final class ProjectLedger
                 'planned' => json_encode($one['touches']->fields(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
             ] + self::columns($one['touches']->with([])), $some));
         }
-        $this->of([$session->id]);
     }
 
     /**

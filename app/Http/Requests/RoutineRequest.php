@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Models\Player;
+use App\Models\Squad;
 use App\OpenApi\Shape;
-use App\Queries\RoutineQuery;
+use App\Planning\RoutineWishes;
 use FleetSparrow\Core\Exception\CoreException;
-use FleetSparrow\Core\Home\HomePlace;
+use FleetSparrow\Core\Home\HomeKit;
 use FleetSparrow\Core\Home\HomeSchool;
 use FleetSparrow\Core\Home\HomeSpace;
+use FleetSparrow\Core\Home\HomeWall;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
@@ -18,18 +20,15 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 #[Shape('RoutineWishes', [
-    'minutes' => 'int', 'days' => 'int', 'space' => "'hallway'|'small-square'|'square'|'lane'", 'wall' => "'yes'|'no'",
-    'helper' => "'yes'|'no'", 'quiet' => "'yes'|'no'", 'school' => "'both-feet'|'other-foot-day'|'records'|'good-ones'",
+    'minutes' => 'int', 'days' => 'int', 'space' => "'hallway'|'small-square'|'square'|'lane'", 'wall' => "'no'|'couch'|'yes'",
+    'helper' => "'yes'|'no'", 'quiet' => "'yes'|'no'", 'kit' => "'things'|'ball'|'nothing'",
+    'school' => "'both-feet'|'other-foot-day'|'records'|'good-ones'", 'with' => 'string', 'without' => 'string',
 ])]
 class RoutineRequest extends FormRequest
 {
-    private const USUAL = [
-        'minutes' => 15, 'days' => 3, 'space' => 'square', 'wall' => 'no', 'helper' => 'no', 'quiet' => 'no', 'school' => 'both-feet',
-    ];
-
     public function authorize(): Response
     {
-        return Gate::inspect($this->isMethod('GET') ? 'view' : 'plan', $this->player()->squad);
+        return Gate::inspect($this->isMethod('GET') ? 'view' : 'plan', $this->squad());
     }
 
     /** @return array<string, list<mixed>> */
@@ -39,10 +38,13 @@ class RoutineRequest extends FormRequest
             'minutes' => ['nullable', 'integer'],
             'days' => ['nullable', 'integer'],
             'space' => ['nullable', Rule::enum(HomeSpace::class)],
-            'wall' => ['nullable', 'in:yes,no'],
+            'wall' => ['nullable', Rule::enum(HomeWall::class)],
             'helper' => ['nullable', 'in:yes,no'],
             'quiet' => ['nullable', 'in:yes,no'],
+            'kit' => ['nullable', Rule::enum(HomeKit::class)],
             'school' => ['nullable', Rule::enum(HomeSchool::class)],
+            'with' => ['nullable', 'string', 'max:600'],
+            'without' => ['nullable', 'string', 'max:600'],
         ];
     }
 
@@ -53,56 +55,40 @@ class RoutineRequest extends FormRequest
             'minutes.*' => 'Ten to twenty minutes a day: short and often.',
             'days.*' => 'One to seven days a week.',
             'space.*' => 'Choose how much room there is.',
+            'wall.*' => 'Choose whether there is a wall, a couch or none.',
+            'kit.*' => 'Choose what there is to practise with.',
             'school.*' => 'Choose what the week is for.',
+            'with.*' => 'That is more than fits a week.',
+            'without.*' => 'That is more than there is to take out.',
             '*' => 'Say yes or no.',
         ];
     }
 
-    /** @return array{minutes: int, days: int, space: string, wall: string, helper: string, quiet: string, school: string} */
+    /**
+     * What is wished; what is not said is as it was kept.
+     *
+     * @return array<string, mixed>
+     *
+     * @throws ValidationException If the minutes or days are none a child should have.
+     */
     public function wishes(): array
     {
-        $asked = array_filter($this->only(array_keys(self::USUAL)), static fn (mixed $one): bool => $one !== null);
-        $wishes = $asked + (RoutineQuery::kept($this->player())['wishes'] ?? []) + self::USUAL;
-
-        return [
-            'minutes' => (int) $wishes['minutes'],
-            'days' => (int) $wishes['days'],
-            'space' => (string) $wishes['space'],
-            'wall' => (string) $wishes['wall'],
-            'helper' => (string) $wishes['helper'],
-            'quiet' => (string) $wishes['quiet'],
-            'school' => (string) $wishes['school'],
-        ];
-    }
-
-    /** @throws ValidationException If the minutes or days are none a child should have. */
-    public function place(): HomePlace
-    {
-        $wishes = $this->wishes();
+        $asked = $this->validated();
         try {
-            return HomePlace::of(
-                minutes: $wishes['minutes'],
-                days: $wishes['days'],
-                space: HomeSpace::from($wishes['space']),
-                hasWall: $wishes['wall'] === 'yes',
-                hasHelper: $wishes['helper'] === 'yes',
-                isQuiet: $wishes['quiet'] === 'yes',
-            );
+            RoutineWishes::of($asked)->place();
         } catch (CoreException $refusal) {
             throw ValidationException::withMessages([$refusal->path() => $refusal->getMessage()]);
         }
+
+        return $asked;
     }
 
-    public function school(): HomeSchool
-    {
-        return HomeSchool::from($this->wishes()['school']);
-    }
-
-    private function player(): Player
+    private function squad(): Squad
     {
         $player = $this->route('player');
-        assert($player instanceof Player);
+        $squad = $player instanceof Player ? $player->squad : $this->route('squad');
+        assert($squad instanceof Squad);
 
-        return $player;
+        return $squad;
     }
 }

@@ -64,14 +64,19 @@ final readonly class Organisation
         return implode(' ', array_filter([$this->service->value, $this->manner?->value, $this->serverMoves ? 'moving' : null]));
     }
 
+    /** Whether one has all of it to do though more may share it: nobody serves, and nobody's go needs another's. */
+    public function isForOne(): bool
+    {
+        return $this->playersPerStation() === 1
+            || ($this->playerServers === 0 && in_array($this->pattern, [Pattern::TakeTurns, Pattern::Own], true));
+    }
+
     /** Whether one can do it alone, in a pair, or needs a group. */
     public function people(): string
     {
         return match (true) {
             $this->playersPerStation() >= 3 || in_array($this->pattern, [Pattern::PassAndFollow, Pattern::Hunt], true) => 'group',
-            $this->playersPerStation() === 1
-                || in_array($this->pattern, [Pattern::TakeTurns, Pattern::Own], true)
-                && $this->playerServers === 0 => 'alone',
+            $this->isForOne() => 'alone',
             default => 'pair',
         };
     }

@@ -6,20 +6,22 @@ namespace FleetSparrow\Core\Home;
 
 use FleetSparrow\Core\Exception\InvalidPlan;
 
-/** What there is at home: minutes, days, room, a wall, somebody to serve, and whether it must be quiet and nothing may break. */
+/** What there is at home: minutes, days, room, kit, a wall, somebody to serve, and whether it must be quiet and nothing may break. */
 final readonly class HomePlace
 {
     public const MINUTES = [10, 20];
 
     public const DAYS = [1, 7];
 
+    /** @param  int<1, 7>  $days */
     private function __construct(
         public int $minutes,
         public int $days,
         public HomeSpace $space,
-        public bool $hasWall,
+        public HomeWall $wall,
         public bool $hasHelper,
         public bool $isQuiet,
+        public HomeKit $kit,
     ) {
     }
 
@@ -34,9 +36,10 @@ final readonly class HomePlace
         int $minutes,
         int $days,
         HomeSpace $space,
-        bool $hasWall = false,
+        HomeWall $wall = HomeWall::None,
         bool $hasHelper = false,
         bool $isQuiet = false,
+        HomeKit $kit = HomeKit::Things,
     ): self {
         if ($minutes < self::MINUTES[0] || $minutes > self::MINUTES[1]) {
             throw InvalidPlan::at('minutes', 'Ten to twenty minutes a day: short and often.');
@@ -45,6 +48,22 @@ final readonly class HomePlace
             throw InvalidPlan::at('days', 'One to seven days a week.');
         }
 
-        return new self($minutes, $days, $space, $hasWall, $hasHelper, $isQuiet);
+        return new self(
+            minutes: $minutes,
+            days: $days,
+            space: $space,
+            wall: $wall,
+            hasHelper: $hasHelper,
+            isQuiet: $isQuiet,
+            kit: $kit,
+        );
+    }
+
+    /** In words, as a sentence goes on after "fits". */
+    public function words(): string
+    {
+        return $this->space->words()
+            .($this->isQuiet ? ', quietly' : '')
+            .($this->kit === HomeKit::BallOnly ? ', with a ball and nothing else' : '');
     }
 }

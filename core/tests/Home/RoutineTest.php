@@ -7,19 +7,26 @@ namespace FleetSparrow\Core\Tests\Home;
 use FleetSparrow\Core\Book\DrillIndex;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\InvalidPlan;
+use FleetSparrow\Core\Home\HomeDay;
+use FleetSparrow\Core\Home\HomeKit;
 use FleetSparrow\Core\Home\HomeNeeds;
 use FleetSparrow\Core\Home\HomePlace;
 use FleetSparrow\Core\Home\HomeSchool;
 use FleetSparrow\Core\Home\HomeSpace;
+use FleetSparrow\Core\Home\HomeWall;
 use FleetSparrow\Core\Home\Routine;
 use FleetSparrow\Core\Home\RoutineItem;
 use FleetSparrow\Core\Layout\Kind\OnTheSpot;
 use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Move\MoveDictionary;
+use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drill\BookTest;
+use FleetSparrow\Core\Timeline\Owed;
+use FleetSparrow\Core\Timeline\Segment;
+use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\Purpose;
 use FleetSparrow\Core\Touch\Surface;
 use FleetSparrow\Core\Touch\Tally;
@@ -56,7 +63,7 @@ final class RoutineTest extends TestCase
     /** @return list<string> */
     private static function slugs(Routine $routine, int $day = 0): array
     {
-        return array_map(static fn (RoutineItem $item): string => $item->drill, $routine->days[$day]->items);
+        return array_map(static fn (RoutineItem $item): string => $item->drill->slug, $routine->days[$day]->items);
     }
 
     /** @return array<string, array{HomePlace}> every room, with and without a wall, somebody to serve, and quiet */
@@ -68,7 +75,14 @@ final class RoutineTest extends TestCase
             foreach (['000', '100', '010', '001', '110'] as $has) {
                 foreach ([10, 20] as $minutes) {
                     $places["{$space->value} {$minutes} {$has}"] = [
-                        HomePlace::of($minutes, 3, $space, ...array_map(boolval(...), str_split($has))),
+                        HomePlace::of(
+                            $minutes,
+                            3,
+                            $space,
+                            $has[0] === '1' ? HomeWall::Wall : HomeWall::None,
+                            $has[1] === '1',
+                            $has[2] === '1',
+                        ),
                     ];
                 }
             }
@@ -89,25 +103,27 @@ final class RoutineTest extends TestCase
             $minutes = array_map(static fn (RoutineItem $one): float => $one->minutes, $day->items);
             $work = array_sum($minutes) + 0.5 * (count($minutes) - 1);
             self::assertEqualsWithDelta($work + ($work > 10.0 ? 1.0 : 0.0), $day->minutes, 1e-9);
-            $families = array_count_values(array_map(static fn (RoutineItem $one): string => $one->family->value, $day->items));
+            $families = array_count_values(array_map(static fn (RoutineItem $one): string => $one->drill->family->value, $day->items));
             self::assertLessThanOrEqual(2, max($families));
             $striking = 0;
             foreach ($day->items as $item) {
-                $drill = self::drills()[$item->drill];
+                $drill = $item->block()->drill ?? $item->drill;
                 $tally = Tally::of($drill->script);
                 $print = $drill->layout->footprint();
                 $round = 2 * $print->clearanceMillimetres;
+                // Nobody stands behind a wall.
+                $round = isset(Kit::of($drill->layout, 1)->equipment['wall']) ? 0 : $round;
                 $sides = [$print->widthMillimetres + $round, $print->depthMillimetres + $round];
                 $isOnTheSpot = $drill->layout->kind() === OnTheSpot::KIND && ! str_contains($drill->script->text(), '^');
                 self::assertTrue(
                     $isOnTheSpot || (min($sides) <= min($width, $depth) && max($sides) <= max($width, $depth)),
-                    $item->drill,
+                    $item->drill->slug,
                 );
                 self::assertSame(0.0, $tally->contactsWith(Surface::Head), 'No heading where it is counted.');
                 $kit = Kit::of($drill->layout, 1)->equipment;
-                self::assertTrue($place->hasWall || ! isset($kit['wall']), $item->drill);
+                self::assertTrue($place->wall === HomeWall::Wall || ! isset($kit['wall']), $item->drill->slug);
                 self::assertArrayNotHasKey('goal', $kit);
-                self::assertTrue(! $place->isQuiet || ! str_contains($drill->script->text(), '^'), $item->drill);
+                self::assertTrue(! $place->isQuiet || ! str_contains($drill->script->text(), '^'), $item->drill->slug);
                 self::assertNotSame([], $item->reasons);
                 $striking += $tally->contactsFor(Purpose::Shot) > 0.0 ? 1 : 0;
             }
@@ -132,7 +148,7 @@ final class RoutineTest extends TestCase
         self::assertSame(['a number to beat: 17 reps', 'the other foot is at 78 in 100'], $first[0]->reasons);
         self::assertSame('17 reps', $first[0]->target);
         self::assertSame(['the rung to work on: Soles on top of the ball'], $first[1]->reasons);
-        self::assertContains('juggling', array_map(static fn (RoutineItem $one): string => $one->family->value, $first));
+        self::assertContains('juggling', array_map(static fn (RoutineItem $one): string => $one->drill->family->value, $first));
         self::assertCount(3, $routine->days);
     }
 
@@ -152,10 +168,92 @@ final class RoutineTest extends TestCase
         self::assertSame([false, true, false], array_map(static fn ($day): bool => $day->isOtherFoot, $routine->days));
         foreach ($routine->days[1]->items as $item) {
             self::assertSame([Side::Left], $item->dose->sides()->sidesFor(StrongFoot::Right));
-            self::assertSame(0.0, Tally::of(self::drills()[$item->drill]->script)->contactsFor(Purpose::Shot));
+            self::assertSame(0.0, Tally::of($item->drill->script)->contactsFor(Purpose::Shot));
         }
         // With one day a week both feet have it.
         self::assertFalse(self::routine(HomePlace::of(20, 1, HomeSpace::Square), school: HomeSchool::OtherFootDay)->days[0]->isOtherFoot);
+    }
+
+    /** What the coach chose comes first, what they took out stays away, and what does not fit is said. */
+    public function test_the_coach_has_the_last_word(): void
+    {
+        $place = HomePlace::of(15, 3, HomeSpace::Square);
+        $usual = self::slugs(self::routine($place));
+        $needs = new HomeNeeds(rungs: ['sole-taps' => 'Soles']);
+        $own = self::routine($place, $needs->chosen(['other-foot-ten', 'wall-two-touch'], [$usual[0]]));
+        self::assertSame('other-foot-ten', self::slugs($own)[0]);
+        self::assertSame('chosen by the coach', $own->days[0]->items[0]->reasons[0]);
+        self::assertNotContains($usual[0], self::slugs($own));
+        self::assertSame([self::drills()['wall-two-touch']->name], $own->left);
+    }
+
+    /** @return array<string, array{string, HomePlace}> */
+    public static function wishes(): array
+    {
+        $square = HomePlace::of(20, 3, HomeSpace::Square);
+        $wall = HomePlace::of(20, 3, HomeSpace::Lane, HomeWall::Wall);
+
+        return [
+            'a juggling ladder' => ['kick-catch-run', $square],
+            'in a row with the other foot' => ['other-foot-ten', $square],
+            'ten by ten at a wall, near' => ['wall-race-near', $wall],
+            'ten by ten at a wall, middle' => ['wall-race-middle', $wall],
+            'sole taps' => ['sole-taps', HomePlace::of(10, 3, HomeSpace::Hallway, isQuiet: true)],
+            'inside taps' => ['inside-taps', HomePlace::of(10, 3, HomeSpace::SmallSquare, isQuiet: true, kit: HomeKit::BallOnly)],
+            'one marker' => ['triangle-marker', $square],
+            'one marker, facing' => ['pull-behind-marker', $square],
+            'a chain that builds up' => ['build-up-sole-chain', $square],
+            'a container near by' => ['container-near', HomePlace::of(20, 3, HomeSpace::Lane)],
+            'a couch instead of a wall' => ['couch-ten-good', HomePlace::of(10, 3, HomeSpace::Hallway, HomeWall::Couch, isQuiet: true)],
+            'a server' => ['thigh-and-return', HomePlace::of(20, 3, HomeSpace::Lane, hasHelper: true)],
+            'a round of windows' => ['twelve-windows', HomePlace::of(20, 3, HomeSpace::Square)],
+        ];
+    }
+
+    #[DataProvider('wishes')]
+    public function test_what_is_done_at_home_everywhere_can_be_reached(string $slug, HomePlace $place): void
+    {
+        $routine = self::routine($place, (new HomeNeeds(mayHead: false))->chosen([$slug], []));
+        self::assertContains($slug, $routine->days === [] ? [$routine->refusal] : self::slugs($routine), implode(', ', $routine->left));
+    }
+
+    public function test_a_chain_that_ends_at_the_head_does_without_it_where_heading_is_counted(): void
+    {
+        $place = HomePlace::of(20, 3, HomeSpace::Square);
+        $needs = fn (bool $mayHead): HomeNeeds => new HomeNeeds(mayHead: $mayHead, wanted: ['seven-part-chain']);
+        $chosen = fn (bool $mayHead): RoutineItem => self::routine($place, $needs($mayHead))->days[0]->items[0];
+        self::assertSame(6, $chosen(false)->links);
+        self::assertSame(0.0, Tally::of($chosen(false)->block()->drill?->script ?? self::fail())->contactsWith(Surface::Head));
+        self::assertNull($chosen(true)->links);
+    }
+
+    public function test_without_a_ball_it_says_what_is_needed(): void
+    {
+        $routine = self::routine(HomePlace::of(15, 3, HomeSpace::Square, kit: HomeKit::Nothing));
+        self::assertSame([], $routine->days);
+        self::assertStringContainsString('any ball will do', $routine->refusal);
+    }
+
+    /** The timer, the sheet and the sum of the coach are the same minutes; what a session works out of a drill, the home does. */
+    #[DataProvider('places')]
+    public function test_a_day_is_counted_as_long_as_it_is_said_to_be(HomePlace $place): void
+    {
+        foreach (self::routine($place, school: HomeSchool::OtherFootDay)->days as $day) {
+            $worked = HomeDay::of($day, new PlanPlayer(7, StrongFoot::Right));
+            // Tries that a coach would stop are a little shorter on the timeline than by the drill's own mean.
+            self::assertEqualsWithDelta(60.0 * $day->minutes, $worked->seconds(), 0.06 * 60.0 * $day->minutes);
+            $kinds = array_map(static fn (Segment $one): SegmentKind => $one->kind, $worked->segments);
+            self::assertSame($day->minutes > Routine::WATER_AFTER_MINUTES ? 1 : 0, count(array_keys($kinds, SegmentKind::Water, true)));
+            self::assertSame(count($day->items), count(array_keys($kinds, SegmentKind::Explain, true)));
+            foreach ($worked->asks() as $i => $asks) {
+                $sides = array_map(static fn (Owed $one): string => "{$one->item} {$one->side}", $asks);
+                self::assertSame(array_unique($sides), $sides, 'One number a foot.');
+                $isCounted = $day->items[$i]->drill->rule !== null || $day->items[$i]->drill->composition->items !== [];
+                self::assertTrue($isCounted || $asks === []);
+                $hasBall = Tally::of($day->items[$i]->drill->script)->contacts() > 0.0;
+                self::assertSame($hasBall, $worked->worked[$i]->touches[7]->contacts() > 0.0, $day->items[$i]->drill->slug);
+            }
+        }
     }
 
     /** Shooting needs more room than there is at home, and is none of it. */
@@ -166,7 +264,7 @@ final class RoutineTest extends TestCase
             foreach (['juggling', 'ball-mastery', 'passing', 'turning', 'first-touch', 'dribbling'] as $family) {
                 $needs = new HomeNeeds(staleFamilies: [$family => 40]);
                 foreach (self::routine($place, $needs)->days[0]->items ?? [] as $item) {
-                    $reached[$item->family->value] = true;
+                    $reached[$item->drill->family->value] = true;
                 }
             }
         }

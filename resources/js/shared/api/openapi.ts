@@ -56,6 +56,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/at-home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The week of the player whose link this is, as it was kept, with all a phone needs without a network. */
+        get: operations["getAtHome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/at-home/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the player practised, each kept once and apart from every record until a coach confirms it. */
+        post: operations["postAtHomePractice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/sessions/{session}/attendance": {
         parameters: {
             query?: never;
@@ -327,6 +361,111 @@ export interface paths {
         put?: never;
         /** Players who are a bib number until their names are known; whoever wears one of the bibs already is that player. */
         post: operations["postSquadsSquadGuests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/players/{player}/home-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The link of the player's page at home, where one is open. */
+        get: operations["getPlayersPlayerHomeLink"];
+        /** Opens the player's page at home, or keeps it open for twelve weeks more under the same link. */
+        put: operations["putPlayersPlayerHomeLink"];
+        post?: never;
+        /** Closes the player's page: the link is good for nothing any more. */
+        delete: operations["deletePlayersPlayerHomeLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who has a week at home and an open page, who practised when, and what waits for a coach's word. */
+        get: operations["getSquadsSquadHome"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/home-routines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a week at home for everybody, each by their own needs. What is not said is as each player's was kept. */
+        put: operations["putSquadsSquadHomeRoutines"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/home-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Opens everybody's page at home, or keeps it open for twelve weeks more. */
+        put: operations["putSquadsSquadHomeLinks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/home-sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody's week as it was kept, to print, with the code of the page at home. */
+        get: operations["getSquadsSquadHomeSheets"];
+        put?: never;
+        /** Numbers from sheets of paper, each kept once; they wait with the others for a coach's word. */
+        post: operations["postSquadsSquadHomeSheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/squads/{squad}/home-answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A coach's word on what waits: confirmed becomes numbers from home, left out stays apart. */
+        post: operations["postSquadsSquadHomeAnswers"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1154,6 +1293,36 @@ export interface components {
             answer: "yes" | "no";
             why: string;
         };
+        PractisedNumber: {
+            lineKey: string;
+            value: number;
+            parts?: components["schemas"]["MarkParts"] | null;
+        };
+        Practised: {
+            uuid: string;
+            drill: string;
+            /** Format: date */
+            on: string;
+            /** @enum {string|null} */
+            felt?: "easy" | "right" | "hard" | null;
+            numbers: components["schemas"]["PractisedNumber"][];
+        };
+        PractisedFields: {
+            /** Format: date */
+            phoneToday: string;
+            phone: string;
+            practised: components["schemas"]["Practised"][];
+        };
+        PractisedResult: {
+            index: number;
+            uuid: string | null;
+            /** @enum {string} */
+            status: "accepted" | "duplicate" | "refused";
+            message?: string;
+        };
+        PractisedResults: {
+            results: components["schemas"]["PractisedResult"][];
+        };
         DrillChoice: {
             value: string;
             words: string;
@@ -1232,6 +1401,21 @@ export interface components {
         };
         Guests: {
             players: components["schemas"]["Player"][];
+        };
+        HomeAnswer: {
+            confirm: string[];
+            leaveOut: string[];
+        };
+        SheetNumbers: {
+            uuid: string;
+            playerId: number;
+            drill: string;
+            /** Format: date */
+            on: string;
+            numbers: components["schemas"]["PractisedNumber"][];
+        };
+        SheetFields: {
+            sheets: components["schemas"]["SheetNumbers"][];
         };
         LastNumber: {
             playerId: number;
@@ -1532,13 +1716,17 @@ export interface components {
             /** @enum {string} */
             space: "hallway" | "small-square" | "square" | "lane";
             /** @enum {string} */
-            wall: "yes" | "no";
+            wall: "no" | "couch" | "yes";
             /** @enum {string} */
             helper: "yes" | "no";
             /** @enum {string} */
             quiet: "yes" | "no";
             /** @enum {string} */
+            kit: "things" | "ball" | "nothing";
+            /** @enum {string} */
             school: "both-feet" | "other-foot-day" | "records" | "good-ones";
+            with: string;
+            without: string;
         };
         SquadFields: {
             name: string;
@@ -1546,6 +1734,40 @@ export interface components {
         };
         SquadMade: {
             id: number;
+        };
+        HomeDrill: {
+            slug: string;
+            name: string;
+            summary: string;
+            contacts: components["schemas"]["Contact"][];
+            points: string[];
+            cautions: string[];
+            drawing: components["schemas"]["Drawing"];
+            countsOnlyIf: string;
+            standIns: components["schemas"]["StandIn"][];
+            card: components["schemas"]["ServerCard"] | null;
+            easier: string | null;
+            harder: string | null;
+        };
+        HomeStreak: {
+            days: number;
+            inAll: number;
+        };
+        AtHome: {
+            name: string;
+            /** Format: date */
+            today: string;
+            /** Format: date */
+            until: string;
+            /** Format: date */
+            keptOn: string | null;
+            nextDay: number;
+            days: components["schemas"]["HomeDay"][];
+            drills: components["schemas"]["HomeDrill"][];
+            practised: string[];
+            streak: components["schemas"]["HomeStreak"];
+            /** @enum {string} */
+            footWording: "other" | "weaker";
         };
         BoardCell: {
             /** Format: date */
@@ -1991,6 +2213,109 @@ export interface components {
             remarks: components["schemas"]["Remark"][];
             kit: components["schemas"]["KitList"];
             players: components["schemas"]["PlayerShare"][];
+        };
+        HomeLink: {
+            code: string | null;
+            path: string | null;
+            /** Format: date */
+            until: string;
+            /** Format: date */
+            seenOn: string | null;
+        };
+        HomeLinkPage: {
+            link: components["schemas"]["HomeLink"] | null;
+        };
+        HomeSheet: {
+            playerId: number;
+            name: string;
+            /** Format: date */
+            keptOn: string;
+            link: components["schemas"]["HomeLink"] | null;
+            days: components["schemas"]["HomeDay"][];
+        };
+        HomeSheets: {
+            sheets: components["schemas"]["HomeSheet"][];
+            drills: components["schemas"]["HomeDrill"][];
+        };
+        HomeKept: {
+            /** Format: date */
+            on: string;
+            days: number;
+            minutes: number;
+            drills: string[];
+        };
+        HomeOpen: {
+            /** Format: date */
+            until: string;
+            /** Format: date */
+            seenOn: string | null;
+        };
+        HomePlayer: {
+            id: number;
+            name: string;
+            kept: components["schemas"]["HomeKept"] | null;
+            link: components["schemas"]["HomeOpen"] | null;
+            practised: string[];
+            streak: components["schemas"]["HomeStreak"];
+        };
+        WaitingNumber: {
+            side: string;
+            value: number;
+            unit: string;
+            best: number | null;
+            step: number;
+        };
+        WaitingPractice: {
+            uuid: string;
+            playerId: number;
+            drill: string;
+            name: string;
+            /** Format: date */
+            on: string;
+            /** @enum {string|null} */
+            felt: "easy" | "right" | "hard" | null;
+            /** @enum {string} */
+            source: "link" | "paper";
+            numbers: components["schemas"]["WaitingNumber"][];
+            doubts: string[];
+        };
+        HomeSquad: {
+            /** Format: date */
+            today: string;
+            players: components["schemas"]["HomePlayer"][];
+            waiting: components["schemas"]["WaitingPractice"][];
+        };
+        HomeAsk: {
+            line: components["schemas"]["Line"];
+            item: string;
+            target: components["schemas"]["Target"] | null;
+            best: number | null;
+        };
+        HomeItem: {
+            drill: string;
+            name: string;
+            dose: components["schemas"]["Dose"];
+            links: number | null;
+            minutes: number;
+            asks: components["schemas"]["HomeAsk"][];
+        };
+        HomeSegment: {
+            id: string;
+            blockId: string;
+            /** @enum {string} */
+            kind: "explain" | "work" | "rest" | "water";
+            seconds: number;
+            endsByClock: boolean;
+            side: string | null;
+            set: number | null;
+            item: string | null;
+        };
+        HomeDay: {
+            number: number;
+            isOtherFoot: boolean;
+            minutes: number;
+            items: components["schemas"]["HomeItem"][];
+            segments: components["schemas"]["HomeSegment"][];
         };
         LadderRung: {
             drill: string;
@@ -2487,6 +2812,7 @@ export interface components {
             target: string | null;
             easier: string | null;
             harder: string | null;
+            links: number | null;
         };
         RoutineDay: {
             number: number;
@@ -2501,8 +2827,10 @@ export interface components {
             wishes: components["schemas"]["RoutineWishes"];
             /** Format: date */
             keptOn: string | null;
+            isAsKept: boolean;
             days: components["schemas"]["RoutineDay"][];
             refusal: string;
+            left: string[];
         };
         Ask: {
             playerId: number;
@@ -2954,6 +3282,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getAtHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The week of the player whose link this is, as it was kept, with all a phone needs without a network. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AtHome"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postAtHomePractice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PractisedFields"];
+            };
+        };
+        responses: {
+            /** @description What the player practised, each kept once and apart from every record until a coach confirms it. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PractisedResults"];
+                };
             };
             /** @description What went wrong, in one sentence. */
             default: {
@@ -3662,6 +4052,295 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Guests"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlayersPlayerHomeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The link of the player's page at home, where one is open. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeLinkPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putPlayersPlayerHomeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Opens the player's page at home, or keeps it open for twelve weeks more under the same link. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeLinkPage"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    deletePlayersPlayerHomeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                player: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Closes the player's page: the link is good for nothing any more. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadHome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who has a week at home and an open page, who practised when, and what waits for a coach's word. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeSquad"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSquadsSquadHomeRoutines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoutineWishes"];
+            };
+        };
+        responses: {
+            /** @description Keeps a week at home for everybody, each by their own needs. What is not said is as each player's was kept. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeSquad"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    putSquadsSquadHomeLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Opens everybody's page at home, or keeps it open for twelve weeks more. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeSquad"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getSquadsSquadHomeSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everybody's week as it was kept, to print, with the code of the page at home. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeSheets"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadHomeSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetFields"];
+            };
+        };
+        responses: {
+            /** @description Numbers from sheets of paper, each kept once; they wait with the others for a coach's word. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PractisedResults"];
+                };
+            };
+            /** @description What went wrong, in one sentence. */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    postSquadsSquadHomeAnswers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                squad: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HomeAnswer"];
+            };
+        };
+        responses: {
+            /** @description A coach's word on what waits: confirmed becomes numbers from home, left out stays apart. */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeSquad"];
                 };
             };
             /** @description What went wrong, in one sentence. */
@@ -4703,10 +5382,13 @@ export interface operations {
                 minutes?: number;
                 days?: number;
                 space?: "hallway" | "small-square" | "square" | "lane";
-                wall?: "yes" | "no";
+                wall?: "no" | "couch" | "yes";
                 helper?: "yes" | "no";
                 quiet?: "yes" | "no";
+                kit?: "things" | "ball" | "nothing";
                 school?: "both-feet" | "other-foot-day" | "records" | "good-ones";
+                with?: string;
+                without?: string;
             };
             header?: never;
             path: {
