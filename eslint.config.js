@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What may be imported from where: app → features → shared, kernel stands alone, features never know each other. */
-const features = ['sign-in', 'welcome', 'today', 'plan', 'proposals', 'sheet', 'run', 'waiting', 'squad', 'player', 'book', 'settings', 'find', 'rehearsal'];
+const features = ['sign-in', 'welcome', 'today', 'plan', 'proposals', 'sheet', 'run', 'waiting', 'squad', 'player', 'book', 'settings', 'find', 'rehearsal', 'season', 'home'];
 const forbid = (...patterns) => ['error', { patterns: patterns.map(([group, message]) => ({ group, message })) }];
 
 export default tseslint.config(
@@ -43,7 +43,11 @@ export default tseslint.config(
   },
   {
     files: ['resources/js/shared/**'],
-    rules: { 'no-restricted-imports': forbid([['**/features/**', '**/app/**'], 'shared knows neither features nor app.']) },
+    rules: { 'no-restricted-imports': forbid([['**/features/**', '**/app/**', '**/at-home/**'], 'shared knows neither features nor app.']) },
+  },
+  {
+    files: ['resources/js/at-home/**'],
+    rules: { 'no-restricted-imports': forbid([['**/features/**', 'react-router', '@tanstack/*', 'dexie', '@mui/*'], 'A page at home knows nothing of the coach\'s.']) },
   },
   {
     files: ['resources/js/kernel/**'],

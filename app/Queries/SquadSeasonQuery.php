@@ -63,14 +63,17 @@ final class SquadSeasonQuery
         [$left, $right] = ['estimated_left + counted_left', 'estimated_right + counted_right'];
         $feet = "sum(case players.strong_foot when 'R' then {$left} when 'L' then {$right} end)";
         $footed = "sum(case when players.strong_foot <> 'both' then {$left} + {$right} end)";
-        $rows = $this->entries($squad, $span)->groupBy('training_session_id', 'on_day', 'family')->orderBy('on_day')
-            ->selectRaw('training_session_id, on_day, family, sum(ball_seconds) as seconds')
+        $rows = $this->entries($squad, $span)->groupBy('training_session_id', 'on_day', 'family', 'is_home')->orderBy('on_day')
+            ->selectRaw('training_session_id, on_day, family, is_home, sum(ball_seconds) as seconds')
             ->selectRaw("{$all('left')} as feet_left, {$all('right')} as feet_right, {$all('unknown')} as feet_unknown")
             ->selectRaw("{$all('other')} as feet_other, {$feet} as weaker, {$footed} as footed")
             ->get();
 
-        return array_values($rows->map(static function (object $row) use ($came): PlayedFamily {
-            $players = max(1, (int) $came[$row->training_session_id]);
+        $squadSize = $squad->players->count();
+
+        return array_values($rows->map(static function (object $row) use ($came, $squadSize): PlayedFamily {
+            // At home some practise and others do not: shared out over the whole squad.
+            $players = max(1, (bool) $row->is_home ? $squadSize : (int) $came[$row->training_session_id]);
 
             return new PlayedFamily(
                 session: (int) $row->training_session_id,
@@ -85,6 +88,7 @@ final class SquadSeasonQuery
                 ))->times(1.0 / $players),
                 weaker: (float) $row->weaker / $players,
                 footed: (float) $row->footed / $players,
+                isHome: (bool) $row->is_home,
             );
         })->all());
     }

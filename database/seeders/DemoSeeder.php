@@ -98,6 +98,7 @@ class DemoSeeder extends Seeder
         private readonly PlanEvaluationQuery $evaluations,
         private readonly CloseRun $closeRun,
         private readonly ClubContext $context,
+        private readonly DemoHome $home,
     ) {
     }
 
@@ -134,6 +135,7 @@ class DemoSeeder extends Seeder
             }
         }
         $this->session($younger, 1, $dates['next'][0], $random);
+        $this->home->run($squad->refresh(), $coach);
         $this->context->leave();
     }
 

@@ -30,7 +30,7 @@ const serwist = new Serwist({
   clientsClaim: true,
   runtimeCaching: [
     {
-      matcher: ({ request, url }) => request.mode === 'navigate' && !/^\/(api\/|up$|invitation\/|reset\/)/.test(url.pathname),
+      matcher: ({ request, url }) => request.mode === 'navigate' && !/^\/(api\/|up$|at-home|invitation\/|reset\/)/.test(url.pathname),
       // The shell is one page, whatever its address.
       handler: new NetworkFirst({ cacheName: SHELL, networkTimeoutSeconds: 3, plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }] }),
     },

@@ -10,6 +10,7 @@ use App\Models\DrillVersion;
 use App\Models\HomeEntry;
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Models\Squad;
 use App\Queries\KeptRoutineQuery;
 use App\Queries\RecordQuery;
 use App\Tenancy\ClubDay;
@@ -35,14 +36,22 @@ final class TakePractice
     }
 
     /**
+     * @param  Squad  $squad  of the player
      * @param  list<mixed>  $items  whatever a phone sent
      * @param  CalendarDate  $phoneToday  by the phone that sends
      * @param  string  $phone  tells two phones apart
      * @return list<Result>
      */
-    public function take(Player $player, array $items, CalendarDate $phoneToday, ClubDay $day, string $source, string $phone = ''): array
-    {
-        $tasks = $this->tasks($player, $items);
+    public function take(
+        Squad $squad,
+        Player $player,
+        array $items,
+        CalendarDate $phoneToday,
+        ClubDay $day,
+        string $source,
+        string $phone = '',
+    ): array {
+        $tasks = $this->tasks($squad, $player, $items);
         $lines = $this->lines($items);
 
         return DB::transaction(function () use ($player, $items, $phoneToday, $day, $source, $phone, $tasks, $lines): array {
@@ -145,12 +154,12 @@ final class TakePractice
      * @param  list<mixed>  $items
      * @return array<string, array{version: int, links: int|null, dose: array<string, mixed>}> by slug
      */
-    private function tasks(Player $player, array $items): array
+    private function tasks(Squad $squad, Player $player, array $items): array
     {
-        $tasks = ($this->kept->of($player->squad, [$player->id])[$player->id] ?? null)->tasks ?? [];
-        $slugs = array_filter(array_map(static fn (mixed $item): mixed => is_array($item) ? $item['drill'] ?? null : null, $items), is_string(...));
-        $others = array_values(array_diff($slugs, array_keys($tasks)));
-        foreach ($others === [] ? [] : DrillVersion::currentFor($player->squad)->whereIn('drill_versions.slug', $others)->get() as $version) {
+        $tasks = ($this->kept->of($squad, [$player->id])[$player->id] ?? null)->tasks ?? [];
+        $slugs = array_map(static fn (mixed $item): mixed => is_array($item) ? $item['drill'] ?? null : null, $items);
+        $others = array_values(array_diff(array_filter($slugs, is_string(...)), array_keys($tasks)));
+        foreach ($others === [] ? [] : DrillVersion::currentFor($squad)->whereIn('drill_versions.slug', $others)->get() as $version) {
             $dose = $version->drill()->dose?->fields();
             $tasks += $dose === null ? [] : [$version->slug => ['version' => $version->id, 'links' => null, 'dose' => $dose]];
         }

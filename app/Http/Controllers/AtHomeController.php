@@ -71,6 +71,7 @@ class AtHomeController extends Controller
         $player = $this->link($request)->player;
 
         return new JsonResponse(['results' => $action->take(
+            squad: $player->squad,
             player: $player,
             items: array_values($request->array('practised')),
             phoneToday: CalendarDate::fromIso($request->string('phoneToday')->toString()),

@@ -114,7 +114,7 @@ class HomeSquadController extends Controller
             $player = $players->get($playerId);
             $said = $player === null
                 ? array_fill(0, count($own), ['uuid' => null, 'status' => 'refused', 'message' => 'This player is not in the squad.'])
-                : $action->take($player->setRelation('squad', $squad), array_values($own), $day->today(), $day, 'paper');
+                : $action->take($squad, $player, array_values($own), $day->today(), $day, 'paper');
             foreach (array_keys($own) as $i => $index) {
                 $results[$index] = ['index' => $index] + $said[$i];
             }

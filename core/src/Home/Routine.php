@@ -48,6 +48,9 @@ final readonly class Routine
 
     private const OF_A_FAMILY = 2;
 
+    /** Where minutes are left that nothing else fills. */
+    private const OF_A_FAMILY_AT_MOST = 3;
+
     /** To read the next one and get ready. */
     public const PAUSE_MINUTES = 0.5;
 
@@ -210,21 +213,25 @@ final readonly class Routine
     private static function chosen(array $scored, HomePlace $place, HomeNeeds $needs): array
     {
         [$items, $families, $striking] = [[], [], 0];
-        foreach ($scored as ['drill' => $drill, 'dose' => $dose, 'links' => $links, 'minutes' => $minutes, 'reasons' => $reasons]) {
-            $family = $drill->family->value;
-            $isStriking = Tally::of($drill->script)->contactsFor(Purpose::Shot) > 0.0;
-            $isWanted = in_array($drill->slug, $needs->wanted, true);
-            if (self::minutes([...$items, new RoutineItem($drill, $dose, $links, $minutes, [], null)]) > $place->minutes
-                || (! $isWanted && ($families[$family] ?? 0) >= self::OF_A_FAMILY)
-                || ($isStriking && $striking >= self::STRIKING_DRILLS)) {
-                continue;
+        foreach ([self::OF_A_FAMILY, self::OF_A_FAMILY_AT_MOST] as $most) {
+            foreach ($scored as ['drill' => $drill, 'dose' => $dose, 'links' => $links, 'minutes' => $minutes, 'reasons' => $reasons]) {
+                $family = $drill->family->value;
+                $isStriking = Tally::of($drill->script)->contactsFor(Purpose::Shot) > 0.0;
+                $isWanted = in_array($drill->slug, $needs->wanted, true);
+                $item = new RoutineItem($drill, $dose, $links, $minutes, $reasons, $needs->targets[$drill->slug] ?? null);
+                if (isset($items[$drill->slug])
+                    || self::minutes([...array_values($items), $item]) > $place->minutes
+                    || (! $isWanted && ($families[$family] ?? 0) >= $most)
+                    || ($isStriking && $striking >= self::STRIKING_DRILLS)) {
+                    continue;
+                }
+                $families[$family] = ($families[$family] ?? 0) + 1;
+                $striking += $isStriking ? 1 : 0;
+                $items[$drill->slug] = $item;
             }
-            $families[$family] = ($families[$family] ?? 0) + 1;
-            $striking += $isStriking ? 1 : 0;
-            $items[] = new RoutineItem($drill, $dose, $links, $minutes, $reasons, $needs->targets[$drill->slug] ?? null);
         }
 
-        return $items;
+        return array_values($items);
     }
 
     /**

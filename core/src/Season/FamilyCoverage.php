@@ -56,7 +56,10 @@ final readonly class FamilyCoverage
      */
     private static function of(array $played, CalendarDate $from, CalendarDate $until, int $firstDay): self
     {
-        [$weeks, $all, $last] = [[], new FootTouches, $played[0]->on];
+        // What a few did at home the squad has not met.
+        $met = array_values(array_filter($played, static fn (PlayedFamily $one): bool => ! $one->isHome));
+        $met = $met === [] ? $played : $met;
+        [$weeks, $all, $last] = [[], new FootTouches, $met[0]->on];
         foreach ($played as $one) {
             $week = SeasonWeek::number($from, $one->on, $firstDay) ?? 1;
             $weeks[$week] = [
@@ -64,6 +67,8 @@ final readonly class FamilyCoverage
                 'touches' => ($weeks[$week]['touches'] ?? new FootTouches)->plus($one->touches),
             ];
             $all = $all->plus($one->touches);
+        }
+        foreach ($met as $one) {
             $last = $one->on->compareTo($last) > 0 ? $one->on : $last;
         }
 

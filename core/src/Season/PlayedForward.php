@@ -43,6 +43,8 @@ final readonly class PlayedForward
      */
     public static function of(array $played, CalendarDate $today, WhatIf $what, int $seed): ?self
     {
+        // A day at home is no evening of the squad.
+        $played = array_values(array_filter($played, static fn (PlayedFamily $one): bool => ! $one->isHome));
         $sessions = [];
         foreach ($played as $one) {
             $sessions[$one->session][] = $one;

@@ -54,6 +54,25 @@ final class SeasonAheadTest extends TestCase
         self::assertSame(0.5, $all['juggling']->weakerBefore);
     }
 
+    public function test_what_a_few_do_at_home_is_in_the_weeks_and_is_no_evening_of_the_squad(): void
+    {
+        $at = static fn (int $session, string $on, bool $isHome): PlayedFamily => new PlayedFamily(
+            $session, CalendarDate::fromIso($on), 'juggling', 5.0, new FootTouches(5.0, 5.0), 5.0, 10.0, $isHome,
+        );
+        $played = [...self::played(5), $at(0, '2026-03-03', false), $at(900, '2026-04-01', true)];
+        $all = FamilyCoverage::all($played, CalendarDate::fromIso('2026-03-02'), CalendarDate::fromIso('2026-04-05'), 1);
+        self::assertSame([1, 5], array_keys($all['juggling']->weeks));
+        self::assertSame([33, true, 20.0], [$all['juggling']->daysAgo, $all['juggling']->isStale(), $all['juggling']->touches->total()]);
+        // Met at home alone it has its own last day.
+        $alone = FamilyCoverage::all([$at(900, '2026-04-01', true)], CalendarDate::fromIso('2026-03-02'), CalendarDate::fromIso('2026-04-05'), 1);
+        self::assertSame(4, $alone['juggling']->daysAgo);
+        $today = CalendarDate::fromIso('2026-04-03');
+        self::assertEquals(
+            PlayedForward::of([...self::played(5), $at(0, '2026-03-03', false)], $today, WhatIf::AsItGoes, 1),
+            PlayedForward::of($played, $today, WhatIf::AsItGoes, 1),
+        );
+    }
+
     public function test_every_evening_alike_is_played_forward_without_a_range(): void
     {
         // Friday 3 April; the evenings of the next four weeks are eight Tuesdays and Thursdays of 160 touches.

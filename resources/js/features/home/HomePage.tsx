@@ -5,64 +5,32 @@ import { faultsOf } from '../../shared/api/faults';
 import { keepRoutine, routineQuery, type RoutineWishes } from '../../shared/api/homeQueries';
 import { isOf } from '../../shared/api/keys';
 import { squadQueries } from '../../shared/api/queries';
+import type { Drill } from '../../shared/api/schemas';
 import { day } from '../../shared/lib/format';
-import { Button } from '../../shared/ui/Button';
+import { Button, LinkButton } from '../../shared/ui/Button';
 import { Choice } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { PageLink } from './PageLink';
 import { Week } from './Week';
+import { withDrill, wishChoices, without } from './wishes';
 
-type Name = keyof RoutineWishes;
-const yesNo: [string, string][] = [
-  ['no', 'no'],
-  ['yes', 'yes'],
-];
-const counted = (from: number, to: number, what: string): [string, string][] =>
-  Array.from({ length: to - from + 1 }, (_, i) => [String(from + i), `${from + i} ${what}`]);
-const choices: { name: Name; label: string; options: [string, string][] }[] = [
-  { name: 'minutes', label: 'Minutes a day', options: counted(10, 20, 'min') },
-  {
-    name: 'days',
-    label: 'Days a week',
-    options: counted(1, 7, 'days').map(([value, words]) => [value, value === '1' ? '1 day' : words]),
-  },
-  {
-    name: 'space',
-    label: 'Room',
-    options: [
-      ['hallway', 'a hallway, 1.2 by 4 m'],
-      ['small-square', '2 by 2 m'],
-      ['square', '5 by 5 m'],
-      ['lane', 'a lane, 10 yd'],
-    ],
-  },
-  { name: 'wall', label: 'A wall', options: yesNo },
-  { name: 'helper', label: 'A server', options: yesNo },
-  { name: 'quiet', label: 'Must be quiet', options: yesNo },
-  {
-    name: 'school',
-    label: 'What for',
-    options: [
-      ['both-feet', 'both feet the same'],
-      ['other-foot-day', 'a day for the other foot'],
-      ['records', 'numbers to beat'],
-      ['good-ones', 'only good ones count'],
-    ],
-  },
-];
-
-/** A week at home for one player, to print: what is needed, out of what fits the place. */
+/** A week at home for one player: what is needed, out of what fits the place, and what the coach makes of it. */
 export function HomePage() {
   const playerId = Number(useParams().playerId);
   const [params, setParams] = useSearchParams();
-  const asked = Object.fromEntries(choices.flatMap(({ name }) => (params.has(name) ? [[name, params.get(name) ?? '']] : []))) as Partial<Record<Name, string>>;
+  const asked = Object.fromEntries(params) as Partial<Record<keyof RoutineWishes, string>>;
+  const ask = (more: Partial<Record<keyof RoutineWishes, string>>) => setParams({ ...asked, ...more }, { replace: true });
   const routine = useQuery(routineQuery(playerId, asked));
   const { squads, squadId } = useSquadId();
   const drills = useQuery(squadQueries.drills(routine.data?.squadId ?? squadId));
   const queryClient = useQueryClient();
   const keep = useMutation({
     mutationFn: (wishes: RoutineWishes) => keepRoutine(playerId, wishes),
-    onSuccess: () => queryClient.invalidateQueries({ predicate: isOf('player') }),
+    onSuccess: async () => {
+      setParams({}, { replace: true });
+      await queryClient.invalidateQueries({ predicate: isOf('player', 'squad') });
+    },
   });
   if (routine.isPending || drills.isPending) return <Loading what="the week" />;
   const failed = [routine, drills].find((one) => one.isError && !one.data);
@@ -75,39 +43,46 @@ export function HomePage() {
   if (!routine.data || !drills.data) return null;
   const { data } = routine;
   const faults = faultsOf(routine.error);
-  const role = squads.find((one) => one.id === data.squadId)?.role;
+  const mayPlan = squads.find((one) => one.id === data.squadId)?.role !== 'assistant';
   return (
     <>
       <div className="head">
         <h1>{data.playerName}, at home</h1>
-        <p className="quiet no-print">
-          Chosen by what {data.playerName} needs and what fits the place.
-          {data.keptOn && ` Kept ${day(data.keptOn)}: most of it stays from week to week.`}
+        <p className="quiet">
+          Chosen by what {data.playerName} needs and what fits the place.{' '}
+          {data.keptOn === null
+            ? 'Nothing is kept yet: the page and the sheet show a week once it is.'
+            : data.isAsKept
+              ? `This is the week kept on ${day(data.keptOn)}.`
+              : `The week kept on ${day(data.keptOn)} is another one; this is a proposal.`}
         </p>
-        <div className="acts no-print">
+        <div className="acts">
           <Link className="button text" to={`/player/${playerId}`}>
             Back to {data.playerName}
           </Link>
-          {role !== 'assistant' && (
-            <Button onClick={() => keep.mutate(data.wishes)} disabled={keep.isPending || data.days.length === 0}>
-              Keep this week
-            </Button>
+          {mayPlan && (
+            <>
+              <LinkButton to={`/squad/home/sheets?player=${playerId}`} disabled={data.keptOn === null}>
+                The sheet
+              </LinkButton>
+              <Button variant="contained" onClick={() => keep.mutate(data.wishes)} disabled={keep.isPending || data.days.length === 0 || data.isAsKept}>
+                Keep this week
+              </Button>
+            </>
           )}
-          <Button variant="contained" onClick={() => window.print()} disabled={data.days.length === 0}>
-            Print
-          </Button>
         </div>
       </div>
       <div className="page stack" style={{ paddingTop: 0 }}>
-        <form className="fields wide-labels no-print" aria-label="The place">
-          {choices.map(({ name, label, options }) => (
+        {mayPlan && <PageLink playerId={playerId} name={data.playerName} hasWeek={data.keptOn !== null} />}
+        <form className="fields wide-labels" aria-label="The place">
+          {wishChoices.map(({ name, label, options }) => (
             <Choice
               key={name}
               label={label}
               value={String(data.wishes[name])}
               options={options}
               fault={faults.at(name)}
-              onValue={(value) => setParams({ ...asked, [name]: value }, { replace: true })}
+              onValue={(value) => ask({ [name]: value })}
             />
           ))}
         </form>
@@ -118,8 +93,45 @@ export function HomePage() {
           </p>
         )}
         {data.refusal !== '' && <p className="warn">{data.refusal}</p>}
-        {data.days.length > 0 && <Week days={data.days} drills={drills.data} name={data.playerName} />}
+        {data.left.length > 0 && <p className="warn">Chosen, and does not fit the place or the minutes: {data.left.join(', ')}.</p>}
+        {mayPlan && <Chosen wishes={data.wishes} drills={drills.data} onAsk={ask} />}
+        {data.days.length > 0 && <Week days={data.days} drills={drills.data} onTakeOut={mayPlan ? (slug) => ask(without(data.wishes, slug)) : undefined} />}
       </div>
     </>
+  );
+}
+
+interface ChosenProps {
+  wishes: RoutineWishes;
+  drills: Drill[];
+  onAsk: (more: Partial<Record<keyof RoutineWishes, string>>) => void;
+}
+
+/** The coach has the last word: what must be in it, and what was taken out. */
+function Chosen({ wishes, drills, onAsk }: ChosenProps) {
+  const nameOf = (slug: string) => drills.find((one) => one.slug === slug)?.name ?? slug;
+  const words = (list: string) => list.split(' ').filter(Boolean);
+  return (
+    <div className="acts-line">
+      <select aria-label="Choose a drill for the week" className="choice" value="" onChange={(event) => onAsk(withDrill(wishes, event.target.value))}>
+        <option value="">Choose a drill …</option>
+        {drills.map(({ slug, name }) => (
+          <option key={slug} value={slug}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {(wishes.with !== '' || wishes.without !== '') && (
+        <>
+          <span className="quiet">
+            {wishes.with !== '' && `Chosen: ${words(wishes.with).map(nameOf).join(', ')}. `}
+            {wishes.without !== '' && `Taken out: ${words(wishes.without).map(nameOf).join(', ')}.`}
+          </span>
+          <Button variant="text" onClick={() => onAsk({ with: '', without: '' })}>
+            As proposed
+          </Button>
+        </>
+      )}
+    </div>
   );
 }

@@ -1,8 +1,7 @@
 import { expect, test } from 'vitest';
-import type { RoutineDay } from '../../shared/api/homeQueries';
 import { daysAlike } from './daysAlike';
 
-const day = (number: number, isOtherFoot = false): RoutineDay => ({ number, isOtherFoot, minutes: 12, items: [] });
+const day = (number: number, isOtherFoot = false) => ({ number, isOtherFoot });
 
 test('days for both feet stand together, that of the other foot apart', () => {
   const groups = daysAlike([day(1), day(2, true), day(3)]);

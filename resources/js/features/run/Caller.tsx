@@ -4,7 +4,7 @@ import { countdown } from '../../shared/lib/format';
 import type { RunPack } from '../../shared/api/schemas';
 import { MarkerShape } from '../../shared/ui/PlanDrawing';
 import { answered, answers, called, calledAgain, callWords, dueAt, newSet, noCalls, paces, type Answer, type CallLog, type Pace } from './calling';
-import { speak } from './signals';
+import { speak } from '../../shared/clock/signals';
 import type { Clock } from './useClock';
 import type { RunBlock } from './words';
 

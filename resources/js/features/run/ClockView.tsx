@@ -5,11 +5,12 @@ import type { Entry } from '../../shared/lib/outbox';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { besideLines } from './beside';
 import type { Step } from './keptState';
-import type { SignalsChoice } from './signals';
+import type { SignalsChoice } from '../../shared/clock/signals';
 import { Spell } from './Spell';
 import { Thumb } from './Thumb';
 import type { Clock } from './useClock';
-import { lengthWords, placeIn, segmentWords, type RunSegment } from './words';
+import { segmentWords } from '../../shared/clock/segmentWords';
+import { lengthWords, placeIn, type RunSegment } from './words';
 
 export interface ClockViewProps {
   pack: RunPack;

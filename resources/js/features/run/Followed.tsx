@@ -6,7 +6,7 @@ import { Button } from '../../shared/ui/Button';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import { entryKey, rollCallFor } from './rollCalls';
 import { Spell } from './Spell';
-import { segmentWords } from './words';
+import { segmentWords } from '../../shared/clock/segmentWords';
 
 interface FollowedProps {
   pack: RunPack;

@@ -11,7 +11,8 @@ import { askingSegments, askName, beginsAt } from './rollCalls';
 import { TapPanel } from './TapPanel';
 import { useRoll, type Roll, type RollProps, type Row } from './useRoll';
 import { WatchPanel } from './WatchPanel';
-import { segmentWords, type RunBlock } from './words';
+import { segmentWords } from '../../shared/clock/segmentWords';
+import { type RunBlock } from './words';
 
 interface RollCallProps extends RollProps {
   onSwitch: (at: number) => void;

@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { useFootWording } from '../../shared/ui/SquadChoice';
 import type { ClockViewProps } from './ClockView';
 import { beginsAt, entryKey, rollCallFor } from './rollCalls';
-import { readySound, type Signals } from './signals';
-import { segmentWords, workBefore, type RunBlock, type RunSegment } from './words';
+import { readySound, type Signals } from '../../shared/clock/signals';
+import { segmentWords } from '../../shared/clock/segmentWords';
+import { workBefore, type RunBlock, type RunSegment } from './words';
 
 interface ThumbProps extends ClockViewProps {
   block: RunBlock | undefined;

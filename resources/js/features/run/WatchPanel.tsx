@@ -1,7 +1,7 @@
 import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { mark } from '../../shared/lib/format';
-import { useBeat } from './signals';
+import { useBeat } from '../../shared/clock/signals';
 import type { Roll } from './useRoll';
 
 /** One start for all, a press for each who is there: times to a tenth, taken when the press was made and not when it was drawn. */

@@ -8,8 +8,8 @@ import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import { callsMade, type CallLog } from './calling';
 import type { KeptState, Step } from './keptState';
 import { reseated, type Roster } from './reseat';
-import { useBeat } from './signals';
-import { keeperAt, offsetOf, passed, settled, type Tick } from './timeKeeper';
+import { useBeat } from '../../shared/clock/signals';
+import { keeperAt, offsetOf, passed, settled, type Tick } from '../../shared/clock/timeKeeper';
 import { useNotes } from './useNotes';
 
 const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });

@@ -1,44 +1,11 @@
 import type { RunPack } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
-import { clock, sideWords, type FootWording } from '../../shared/lib/format';
+import { clock, type FootWording } from '../../shared/lib/format';
 
 export type RunSegment = RunPack['segments'][number];
 export type RunBlock = RunPack['blocks'][number];
 
-const kinds: Record<string, string> = {
-  'set-up': 'Lay out',
-  explain: 'Explain and show',
-  rest: 'Rest',
-  write: 'Write down',
-  change: 'Change over',
-  water: 'Water',
-  talk: 'Talk',
-  game: 'Game',
-};
-
-const inSentence = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
-
-/** What happens in a segment, in a few words. */
-export function segmentWords(segment: RunSegment, wording: FootWording): string {
-  if (segment.kind === 'rest' && segment.item) return `Rest, then ${inSentence(segment.item)}`;
-  if (segment.kind === 'work' && segment.stations.length > 0) return `Turn ${segment.turn} of ${segment.stations.length}`;
-  if (segment.kind !== 'work') return kinds[segment.kind] ?? segment.kind;
-  const side = sideWords(segment.side, wording);
-  if (segment.item) return side ? `${segment.item}, ${side}` : segment.item;
-  return side ? side.charAt(0).toUpperCase() + side.slice(1) : 'Work';
-}
-
 export const lengthWords = (segment: RunSegment): string => (segment.endsByClock ? clock(segment.seconds) : `about ${clock(segment.seconds)}`);
-
-/** What is called out when a stretch begins, after the last one of work; only what changes is said. */
-export function cueWords(last: RunSegment | undefined, next: RunSegment, wording: FootWording): string {
-  const isSwap = last !== undefined && last.turn !== null && next.turn !== null && last.turn !== next.turn;
-  if (next.kind === 'change') return isSwap ? 'Swap' : 'Change over';
-  if (next.kind !== 'work') return segmentWords(next, wording);
-  if (next.stations.length > 0) return 'Go';
-  const isOtherFoot = [next.side, last?.side].every((side) => side === 'R' || side === 'L') && next.side !== last?.side;
-  return isOtherFoot ? `Other foot: ${sideWords(next.side, wording)}` : (next.item ?? 'Go');
-}
 
 /** Which of how many: set, item of a circuit, turn of a round. */
 export function placeIn(pack: RunPack, segment: RunSegment): { what: string; at: number; of: number }[] {

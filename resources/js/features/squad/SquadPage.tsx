@@ -43,6 +43,9 @@ export function SquadPage() {
             endedId={endedId}
             onChoose={(id) => setAsked(id === undefined ? {} : { season: String(id) }, { replace: true })}
           />
+          <Link className="button" to="/squad/home">
+            At home
+          </Link>
           {mayPlan && (
             <>
               <Link className="button" to="/squad/paper">

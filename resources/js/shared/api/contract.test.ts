@@ -5,6 +5,7 @@ import type { components } from './openapi';
 import * as read from './schemas';
 import * as book from './bookSchemas';
 import * as home from './homeQueries';
+import * as atHome from './homeSchemas';
 import * as season from './seasonSchemas';
 import * as staff from './staffSchemas';
 
@@ -19,6 +20,11 @@ const samples: [string, ZodType][] = [
   ['season', season.seasonPage],
   ['what-if', season.whatIfAnswer],
   ['routine', home.routinePage],
+  ['at-home', atHome.atHome],
+  ['practised', atHome.practisedResults],
+  ['home-link', atHome.homeLinkPage],
+  ['home', atHome.homeSquad],
+  ['home-sheets', atHome.homeSheets],
   ['paper-day', season.paperDay],
   ['session', read.session],
   ['run-pack', read.runPack],
@@ -75,6 +81,10 @@ test('what the description promises is what the schemas read', () => {
   expectTypeOf<Described['SquadBoard']>().toExtend<z.infer<typeof read.squadBoard>>();
   expectTypeOf<Described['SeasonPage']>().toExtend<z.infer<typeof season.seasonPage>>();
   expectTypeOf<Described['RoutinePage']>().toExtend<Omit<z.infer<typeof home.routinePage>, 'days'>>();
+  expectTypeOf<Described['AtHome']>().toExtend<Omit<z.infer<typeof atHome.atHome>, 'days'>>();
+  expectTypeOf<Described['HomeSquad']>().toExtend<z.infer<typeof atHome.homeSquad>>();
+  expectTypeOf<Described['HomeLinkPage']>().toExtend<z.infer<typeof atHome.homeLinkPage>>();
+  expectTypeOf<Described['PractisedResults']>().toExtend<z.infer<typeof atHome.practisedResults>>();
   expectTypeOf<Described['WhatIfAnswer']>().toExtend<z.infer<typeof season.whatIfAnswer>>();
   expectTypeOf<Described['PaperDay']>().toExtend<z.infer<typeof season.paperDay>>();
   expectTypeOf<Described['PlayerPage']>().toExtend<z.infer<typeof season.playerPage>>();

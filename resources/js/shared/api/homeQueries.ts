@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { callApi, getJson } from './client';
+import { homeLinkPage, homeSheets, homeSquad, practisedResults, type HomeLink } from './homeSchemas';
 import { keys } from './keys';
 import type { components } from './openapi';
 import { dose } from './schemas';
@@ -10,10 +11,14 @@ export const routineWishes = z.object({
   minutes: z.number(),
   days: z.number(),
   space: z.enum(['hallway', 'small-square', 'square', 'lane']),
-  wall: yesNo,
+  wall: z.enum(['no', 'couch', 'yes']),
   helper: yesNo,
   quiet: yesNo,
+  kit: z.enum(['things', 'ball', 'nothing']),
   school: z.enum(['both-feet', 'other-foot-day', 'records', 'good-ones']),
+  /** Drills the coach chose and took out, by slug, a space between. */
+  with: z.string(),
+  without: z.string(),
 });
 const routineItem = z.object({
   drill: z.string(),
@@ -25,6 +30,7 @@ const routineItem = z.object({
   target: z.string().nullable(),
   easier: z.string().nullable(),
   harder: z.string().nullable(),
+  links: z.number().nullable(),
 });
 export const routinePage = z.object({
   playerId: z.number(),
@@ -32,9 +38,13 @@ export const routinePage = z.object({
   squadId: z.number(),
   wishes: routineWishes,
   keptOn: z.string().nullable(),
+  /** Whether what is proposed is what was kept. */
+  isAsKept: z.boolean(),
   days: z.array(z.object({ number: z.number(), isOtherFoot: z.boolean(), minutes: z.number(), items: z.array(routineItem) })),
   /** Why there is nothing to do; empty where there is. */
   refusal: z.string(),
+  /** Names of drills the coach chose that do not fit. */
+  left: z.array(z.string()),
 });
 export type RoutineWishes = z.infer<typeof routineWishes>;
 export type RoutinePage = z.infer<typeof routinePage>;
@@ -53,3 +63,26 @@ export const routineQuery = (playerId: number, asked: Partial<Record<keyof Routi
   });
 export const keepRoutine = (playerId: number, body: components['schemas']['RoutineWishes']) =>
   callApi(`/players/${playerId}/routine`, routinePage, { method: 'PUT', body });
+
+export const homeQueries = {
+  squad: (squadId: number) => queryOptions({ queryKey: keys.home(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}/home`, homeSquad, signal) }),
+  sheets: (squadId: number) =>
+    queryOptions({ queryKey: keys.homeSheets(squadId), queryFn: ({ signal }) => getJson(`/squads/${squadId}/home-sheets`, homeSheets, signal) }),
+  link: (playerId: number) =>
+    queryOptions({
+      queryKey: keys.homeLink(playerId),
+      queryFn: async ({ signal }): Promise<HomeLink | null> => (await getJson(`/players/${playerId}/home-link`, homeLinkPage, signal)).link,
+    }),
+};
+export const openHomeLink = (playerId: number) => callApi(`/players/${playerId}/home-link`, homeLinkPage, { method: 'PUT' });
+export const closeHomeLink = (playerId: number) => callApi(`/players/${playerId}/home-link`, z.undefined(), { method: 'DELETE' });
+export const keepSquadRoutines = (squadId: number, body: Partial<components['schemas']['RoutineWishes']>) =>
+  callApi(`/squads/${squadId}/home-routines`, homeSquad, { method: 'PUT', body });
+export const openHomeLinks = (squadId: number) => callApi(`/squads/${squadId}/home-links`, homeSquad, { method: 'PUT' });
+export const answerPractice = (squadId: number, body: components['schemas']['HomeAnswer']) =>
+  callApi(`/squads/${squadId}/home-answers`, homeSquad, { method: 'POST', body });
+export const sendSheets = (squadId: number, sheets: components['schemas']['SheetNumbers'][]) =>
+  callApi(`/squads/${squadId}/home-sheets`, practisedResults, { method: 'POST', body: { sheets } });
+
+/** With the origin of this page: the same address the coach has opened. */
+export const linkAddress = (path: string): string => `${location.origin}${path}`;

@@ -22,6 +22,8 @@ export const keys = {
   board: (squadId: number, endedId?: number) => ['squad', squadId, 'board', endedId ?? 'now'] as const,
   season: (squadId: number, endedId: number | undefined) => ['squad', squadId, 'season', endedId ?? 'now'] as const,
   whatIf: (squadId: number) => ['squad', squadId, 'what-if'] as const,
+  home: (squadId: number) => ['squad', squadId, 'home'] as const,
+  homeSheets: (squadId: number) => ['squad', squadId, 'home', 'sheets'] as const,
   ladders: (squadId: number) => ['squad', squadId, 'ladders'] as const,
   drills: (squadId: number) => ['squad', squadId, 'drills'] as const,
   drill: (squadId: number, slug: string) => ['squad', squadId, 'drills', 'one', slug] as const,
@@ -36,6 +38,7 @@ export const keys = {
   player: (playerId: number) => ['player', playerId] as const,
   playerSeason: (playerId: number, endedId: number | undefined) => ['player', playerId, 'season', endedId ?? 'now'] as const,
   routine: (playerId: number, asked: object) => ['player', playerId, 'routine', asked] as const,
+  homeLink: (playerId: number) => ['player', playerId, 'home-link'] as const,
   note: (playerId: number) => ['player', playerId, 'note'] as const,
   line: (playerId: number, lineKey: string) => ['player', playerId, 'line', lineKey] as const,
 

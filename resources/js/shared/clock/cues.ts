@@ -1,6 +1,6 @@
 import type { ClockReading } from '../../kernel/segmentClock';
-import type { FootWording } from '../../shared/lib/format';
-import { cueWords, type RunSegment } from './words';
+import type { FootWording } from '../lib/format';
+import { cueWords, type ClockedSegment } from './segmentWords';
 
 /** go: work begins · stop: it ends · soon: ten seconds left · next: something else begins */
 export type Tone = 'go' | 'stop' | 'soon' | 'next';
@@ -16,11 +16,23 @@ const soonMs = 10_000;
 /** Shorter ones need no warning of their end. */
 const worthWarningMs = 20_000;
 
-const toneOf = (segment: RunSegment | undefined): Tone =>
+const toneOf = (segment: ClockedSegment | undefined): Tone =>
   segment?.kind === 'work' || segment?.kind === 'game' ? 'go' : segment?.kind === 'rest' ? 'stop' : 'next';
 
-/** What is to be heard from now on until a press is needed, in order of time. */
-export function cuesAhead(segments: RunSegment[], reading: ClockReading, nowMs: number, wording: FootWording): Cue[] {
+/**
+ * What is to be heard from now on until a press is needed, in order of time.
+ *
+ * @param end said when all is over
+ * @param wordsOf what is called out when a stretch begins
+ */
+export function cuesAhead<S extends ClockedSegment>(
+  segments: S[],
+  reading: ClockReading,
+  nowMs: number,
+  wording: FootWording,
+  end = 'That was the session',
+  wordsOf: (last: S | undefined, next: S, wording: FootWording) => string = cueWords,
+): Cue[] {
   if (reading.state !== 'running') return [];
   const cues: Cue[] = [];
   let endsMs = nowMs + reading.remainingMs;
@@ -36,7 +48,7 @@ export function cuesAhead(segments: RunSegment[], reading: ClockReading, nowMs: 
     if (isOpen) break;
     if (segment.kind === 'work') last = segment;
     const next = segments[i + 1];
-    cues.push({ atMs: endsMs, tone: toneOf(next), words: next ? cueWords(last, next, wording) : 'That was the session' });
+    cues.push({ atMs: endsMs, tone: toneOf(next), words: next ? wordsOf(last, next, wording) : end });
   }
   return cues.filter((cue) => cue.atMs > nowMs);
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { note, noted } from '../../shared/lib/deviceNotes';
+import { note, noted } from '../lib/deviceNotes';
 import type { Cue, Tone } from './cues';
 
 /** What of a cue this device gives. */

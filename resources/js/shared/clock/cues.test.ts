@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import { clockAt, type Press } from '../../kernel/segmentClock';
 import { cuesAhead } from './cues';
-import type { RunSegment } from './words';
+import type { RunPack } from '../api/schemas';
+
+type RunSegment = RunPack['segments'][number];
 
 const segment = (kind: RunSegment['kind'], seconds: number, more: Partial<RunSegment> = {}): RunSegment => ({
   id: `${kind}-${seconds}`,
