@@ -46,7 +46,17 @@ const totals = (page) => page.getByRole('status', { name: 'Totals' });
 const start = (page) => page.getByRole('button', { name: 'Start' });
 const nothing = (page) => page.getByRole('heading', { name: 'Empty' });
 
-const times = { empty: [], today: [], plan: [], later: [], run: [] };
+const exercise = (page) => page.getByRole('button', { name: 'Start the timer' });
+
+/** The link of a player's page at home, as the coach has it; the demo's home practiser. */
+async function linkOf(context) {
+  const { squads } = await (await context.request.get('/api/v1/me')).json();
+  const { sheets } = await (await context.request.get(`/api/v1/squads/${squads[0].id}/home-sheets`)).json();
+  return sheets.find((one) => one.link).link.path;
+}
+
+const times = { empty: [], today: [], plan: [], later: [], run: [], home: [], homeOffline: [] };
+let link = '';
 let run = '';
 for (let round = 0; round < rounds; round++) {
   for (const [name, path, seen] of [
@@ -58,6 +68,19 @@ for (let round = 0; round < rounds; round++) {
     times[name].push(await visit(await slowed(context), path, seen));
     await context.close();
   }
+  if (link === '') {
+    const coachs = await phone('block');
+    link = await linkOf(coachs);
+    await coachs.close();
+  }
+  const child = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address, serviceWorkers: 'allow' });
+  const first = await slowed(child);
+  times.home.push(await visit(first, link, exercise));
+  await first.waitForFunction(async () => (await navigator.serviceWorker.getRegistration('/at-home/'))?.active, undefined, { timeout: 60_000 });
+  await first.close();
+  await child.setOffline(true);
+  times.homeOffline.push(await visit(await slowed(child, true), '/at-home/', exercise));
+  await child.close();
   const context = await phone('allow');
   const page = await context.newPage();
   await page.goto('/today');
@@ -87,5 +110,7 @@ for (const [name, words] of [
   ['plan', 'first visit, Plan'],
   ['later', 'later visit, Today'],
   ['run', 'cold start of Run without a network'],
+  ['home', 'first visit, a page at home'],
+  ['homeOffline', 'the same again without a network'],
 ])
   console.log(`${words.padEnd(44)} ${median(times[name]).toFixed(0).padStart(8)} ${(median(times[name]) / beside).toFixed(2).padStart(8)}`);

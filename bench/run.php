@@ -191,6 +191,9 @@ $figures = [
         30,
     ],
     ['the whole book with its drawings', 'GET', "/api/v1/squads/{$squad->id}/drills", fn () => null, 20],
+    ['weeks at home, 20 players', 'PUT', "/api/v1/squads/{$squad->id}/home-routines", fn (): array => ['minutes' => 15], 10],
+    ['their sheets', 'GET', "/api/v1/squads/{$squad->id}/home-sheets", fn () => null, 10],
+    ['practice at home, at a glance', 'GET', "/api/v1/squads/{$squad->id}/home", fn () => null, 30],
     ['ladders', 'GET', "/api/v1/squads/{$squad->id}/ladders", fn () => null, 20],
     ['roll call, 14 marks', 'POST', '/api/v1/marks', fn (): array => $marks(14), 30],
     ['batch of 400 marks', 'POST', '/api/v1/marks', fn (): array => $marks(400), 10],
@@ -329,15 +332,30 @@ foreach ($rubric->missed as $rule => $count) {
     printf("missed: %-44s %6.1f%%\n", RubricRule::from($rule)->words(), 100.0 * $count / max(1, $rubric->sessions));
 }
 
-$manifest = json_decode((string) file_get_contents(__DIR__.'/../public/build/manifest.json'), true, 16, JSON_THROW_ON_ERROR);
-$files = [];
-$need = function (string $entry) use (&$need, &$files, $manifest): void {
-    $file = $manifest[$entry]['file'];
-    if (! isset($files[$file])) {
-        $files[$file] = strlen((string) gzencode((string) file_get_contents(__DIR__."/../public/build/{$file}"), 6));
-        array_map($need, $manifest[$entry]['imports'] ?? []);
+/**
+ * What some entries of a build need of script.
+ *
+ * @param  list<string>  $entries
+ * @return array<string, int> file → bytes gzipped
+ */
+$scripts = function (string $build, array $entries): array {
+    $manifest = json_decode((string) file_get_contents(__DIR__."/../public/{$build}/manifest.json"), true, 16, JSON_THROW_ON_ERROR);
+    $files = [];
+    while ($entries !== []) {
+        $entry = array_shift($entries);
+        $file = $manifest[$entry]['file'];
+        if (! isset($files[$file])) {
+            $files[$file] = strlen((string) gzencode((string) file_get_contents(__DIR__."/../public/{$build}/{$file}"), 6));
+            array_push($entries, ...($manifest[$entry]['imports'] ?? []));
+        }
     }
+
+    return $files;
 };
-$need('resources/js/app/main.tsx');
-$need('resources/js/features/today/TodayPage.tsx');
-printf("\nscript of the first view, gzipped  %6.0f kB in %d files\n", array_sum($files) / 1000, count($files));
+foreach ([
+    ['the first view', 'build', ['resources/js/app/main.tsx', 'resources/js/features/today/TodayPage.tsx']],
+    ['the page at home', 'build-home', ['resources/js/at-home/main.tsx']],
+] as [$name, $build, $entries]) {
+    $files = $scripts($build, $entries);
+    printf("script of %-24s %6.0f kB gzipped in %d files\n", $name, array_sum($files) / 1000, count($files));
+}

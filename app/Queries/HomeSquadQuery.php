@@ -10,7 +10,7 @@ use App\Models\HomeLink;
 use App\Models\Squad;
 use App\Tenancy\ClubDay;
 
-/** Home practice of a squad at a glance: seven queries, whatever the number of players. */
+/** Home practice of a squad at a glance: as many queries, whatever the number of players. */
 final class HomeSquadQuery
 {
     public function __construct(private readonly KeptRoutineQuery $kept, private readonly HomePracticeQuery $practice)

@@ -35,14 +35,8 @@ test('desk', async ({ page }) => {
   await page.screenshot(shot('season'));
 });
 
-test('records and people', async ({ page }) => {
+test('people', async ({ page }) => {
   await signIn(page, lead);
-  await page.goto('/player/1');
-  const line = page.locator('.folded > li', { hasText: 'seen otherwise' });
-  await line.locator('summary').first().click();
-  await line.getByRole('link', { name: /Every try/ }).click();
-  await expect(page.getByRole('heading', { name: 'What counts' })).toBeVisible();
-  await page.screenshot(shot('tries'));
   await page.goto('/settings');
   await expect(page.getByRole('heading', { name: 'Invite somebody' })).toBeVisible();
   await page.screenshot(shot('settings'));
@@ -66,6 +60,18 @@ test('book', async ({ page }) => {
   await page.goto('/book/ladders');
   await expect(page.getByRole('heading', { name: 'Turns over the line' })).toBeVisible();
   await page.screenshot(shot('ladders'));
+});
+
+test('home', async ({ page, browser, baseURL }) => {
+  await signIn(page, coach);
+  await page.goto('/player/12/home');
+  const code = await page.getByRole('region', { name: "Sunniva's page" }).locator('.num').innerText();
+  const home = await browser.newContext({ baseURL: baseURL ?? '', viewport: phone });
+  const child = await home.newPage();
+  await child.goto(`/at-home/#${code}`);
+  await expect(child.getByRole('button', { name: 'Start the timer' })).toBeVisible();
+  await child.screenshot(shot('home-phone'));
+  await home.close();
 });
 
 test('pitch', async ({ page }) => {

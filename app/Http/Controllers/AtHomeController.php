@@ -28,7 +28,7 @@ use Illuminate\Http\Request;
 #[Shape('PractisedResults', ['results' => 'PractisedResult[]'])]
 class AtHomeController extends Controller
 {
-    private const AT_ONCE = 60;
+    private const AT_ONCE = 30;
 
     #[Get('/at-home', 'The week of the player whose link this is, as it was kept, with all a phone needs without a network.', answers: 'AtHome')]
     public function show(Request $request, HomeWeekQuery $weeks, HomePracticeQuery $practice): JsonResponse

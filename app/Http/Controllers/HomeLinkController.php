@@ -41,7 +41,7 @@ class HomeLinkController extends Controller
         return new JsonResponse(['link' => HomeLinkResource::of(self::of($player), $this->day($request))]);
     }
 
-    #[Delete('/players/{player}/home-link', 'Closes the player\'s page: the link is good for nothing any more.')]
+    #[Delete('/players/{player}/home-link', 'Closes the player\'s page: the link is good for nothing any more.', status: 204)]
     public function destroy(Request $request, Player $player, OpenHomeLinks $action): Response
     {
         Gate::authorize('plan', $player->squad);

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { ApiError } from '../shared/api/client';
-import { atHome, type AtHome } from '../shared/api/homeSchemas';
+import type { AtHome } from '../shared/api/homeSchemas';
 import { shortDay } from '../shared/lib/format';
 import { askToPersist } from '../shared/lib/openable';
 import { Button } from '../shared/ui/Button';
@@ -8,7 +8,7 @@ import { Field } from '../shared/ui/Field';
 import { StitchMark } from '../shared/ui/Stitches';
 import { Care } from './Care';
 import { DayView } from './DayView';
-import { askForPage, sendAll } from './sending';
+import { askForPage, readPage, sendAll } from './sending';
 import { dropPage, entries, keepCode, keepPage, keptCode, keptPage, onEntries, plainCode, tidy } from './store';
 
 /** What can be shown: the code is asked for, the page is on its way, it is here (of now or of before), it is closed. */
@@ -20,14 +20,13 @@ type State =
   | { is: 'away'; why: string };
 
 const codeOfAddress = (): string => plainCode(decodeURIComponent(location.hash.slice(1)));
-const heldPage = (): AtHome | undefined => atHome.safeParse(keptPage()).data;
 
 function firstState(): State {
   const code = codeOfAddress();
   if (code !== '') keepCode(code);
   if (!keptCode()) return { is: 'asking', fault: '' };
-  const page = heldPage();
-  return page ? { is: 'open', page, isHeld: true } : { is: 'opening' };
+  const kept = keptPage();
+  return kept?.isOwn ? { is: 'open', page: kept.page, isHeld: true } : { is: 'opening' };
 }
 
 /** One player's page: today's routine, a timer, and what was written down. */
@@ -37,6 +36,11 @@ export function AtHomePage() {
   const fetchPage = useCallback(async () => {
     const code = keptCode();
     if (!code) return;
+    const kept = keptPage();
+    if (kept && !kept.isOwn) {
+      const page = await readPage(kept.page).catch(() => undefined);
+      if (page) setState({ is: 'open', page, isHeld: true });
+    }
     try {
       const page = await askForPage(code);
       keepPage(page);
@@ -55,7 +59,8 @@ export function AtHomePage() {
   useEffect(() => {
     askToPersist();
     const goRound = () => void sendAll().then(fetchPage);
-    goRound();
+    // What is held stands on the screen before anything is asked for.
+    const first = window.setTimeout(goRound, keptPage()?.isOwn ? 400 : 0);
     const send = () => void sendAll().then((isClosed) => (isClosed ? fetchPage() : undefined));
     const onHash = () => {
       setState(firstState());
@@ -65,6 +70,7 @@ export function AtHomePage() {
     window.addEventListener('online', goRound);
     window.addEventListener('hashchange', onHash);
     return () => {
+      window.clearTimeout(first);
       window.clearInterval(timer);
       window.removeEventListener('online', goRound);
       window.removeEventListener('hashchange', onHash);

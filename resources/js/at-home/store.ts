@@ -1,5 +1,5 @@
 import type { MarkParts } from '../shared/api/queries';
-import type { Felt } from '../shared/api/homeSchemas';
+import type { AtHome, Felt } from '../shared/api/homeSchemas';
 import { note, noted } from '../shared/lib/deviceNotes';
 
 /**
@@ -39,9 +39,18 @@ export function keepCode(code: string): void {
   note(names.code, code);
 }
 
-export const keepPage = (page: unknown): void => note(names.page, JSON.stringify(page));
+/** Which script reads and writes here: its name changes with what is in it. */
+const version = import.meta.url;
+
+export const keepPage = (page: AtHome): void => note(names.page, JSON.stringify({ version, page }));
 export const dropPage = (): void => note(names.page, undefined);
-export const keptPage = (): unknown => parsed(noted(names.page));
+
+/** What was kept; as it is where this very script kept it, to be read where another did. */
+export function keptPage(): { isOwn: true; page: AtHome } | { isOwn: false; page: unknown } | undefined {
+  const kept = parsed(noted(names.page));
+  if (typeof kept !== 'object' || kept === null || !('page' in kept) || !('version' in kept)) return undefined;
+  return kept.version === version ? { isOwn: true, page: kept.page as AtHome } : { isOwn: false, page: kept.page };
+}
 
 export const keepRun = (run: unknown): void => note(names.run, run === undefined ? undefined : JSON.stringify(run));
 export const keptRun = (): unknown => parsed(noted(names.run));

@@ -142,6 +142,7 @@ function Said({ said, step }: { said: TryMark; step: number }) {
   return (
     <span>
       <span className="num">{said.isVoid ? 'void' : mark(said.value, step)}</span> {said.by}, {localTime(said.recordedAt)}, {said.ground}
+      {said.source === 'home' && ', from home, counted by the player'}
       {said.isDisputed && ', disputed'}
       {said.reason && `: ${said.reason}`}
       {!said.stands && ' (replaced)'}

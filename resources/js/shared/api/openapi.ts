@@ -4139,7 +4139,7 @@ export interface operations {
         requestBody?: never;
         responses: {
             /** @description Closes the player's page: the link is good for nothing any more. */
-            200: {
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
