@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Auth;
 
+use App\Models\HomeLink;
 use Illuminate\Support\Facades\Config;
 
 /**
@@ -34,6 +35,23 @@ final class HomeCode
         $code = strtr((string) preg_replace('/[\s-]+/', '', strtoupper($typed)), ['I' => '1', 'L' => '1', 'O' => '0']);
 
         return preg_match('/\A['.self::LETTERS.']{'.self::LENGTH.'}\z/', $code) === 1 ? $code : null;
+    }
+
+    /** Null where the link was made under another key of the installation: then only a new one can be shown. */
+    public static function ofLink(HomeLink $link): ?string
+    {
+        $code = self::of($link->nonce);
+
+        return hash_equals($link->token_hash, self::hash($code)) ? $code : null;
+    }
+
+    /** The link that a code opens, across clubs: whoever has the secret says by it which player is meant. */
+    public static function linkOf(string $typed): ?HomeLink
+    {
+        $code = self::read($typed);
+
+        return $code === null ? null : HomeLink::query()->withoutGlobalScope('club')->where('token_hash', self::hash($code))
+            ->where('expires_at_utc', '>', now('UTC'))->first();
     }
 
     /** In groups of four, for paper. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Auth\HomeCode;
 use App\Models\Concerns\BelongsToClub;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable as SignsIn;
@@ -48,22 +47,5 @@ class HomeLink extends Model implements Authenticatable
     public function isOpen(): bool
     {
         return $this->expires_at_utc->isFuture();
-    }
-
-    /** Null where it was made under another key of the installation: then only a new one can be shown. */
-    public function code(): ?string
-    {
-        $code = HomeCode::of($this->nonce);
-
-        return hash_equals($this->token_hash, HomeCode::hash($code)) ? $code : null;
-    }
-
-    /** Across clubs: whoever has the secret says by it which player is meant. */
-    public static function openedBy(string $typed): ?self
-    {
-        $code = HomeCode::read($typed);
-
-        return $code === null ? null : self::query()->withoutGlobalScope('club')->where('token_hash', HomeCode::hash($code))
-            ->where('expires_at_utc', '>', now('UTC'))->first();
     }
 }

@@ -37,7 +37,10 @@ final readonly class RoutineWishes
         return new self($fields);
     }
 
-    /** @return array{minutes: int, days: int, space: string, wall: string, helper: string, quiet: string, kit: string, school: string, with: string, without: string} */
+    /**
+     * @return array{minutes: int, days: int, space: string, wall: string, helper: string, quiet: string, kit: string, school: string,
+     *     with: string, without: string}
+     */
     public function fields(): array
     {
         return [

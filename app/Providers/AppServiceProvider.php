@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Auth\HomeCode;
 use App\Auth\SignInUserProvider;
 use App\Models\HomeLink;
 use App\Models\User;
@@ -43,7 +44,7 @@ class AppServiceProvider extends ServiceProvider
         RateLimiter::for('feed', fn (Request $request): Limit => Limit::perMinute(600)->by((string) $request->ip()));
         // A page at home asks for its week and sends what was practised; a street of them may lie behind one address.
         RateLimiter::for('home', fn (Request $request): Limit => Limit::perMinute(120)->by((string) $request->ip()));
-        Auth::viaRequest('home-link', fn (Request $request): ?HomeLink => HomeLink::openedBy((string) $request->bearerToken()));
+        Auth::viaRequest('home-link', fn (Request $request): ?HomeLink => HomeCode::linkOf((string) $request->bearerToken()));
         Auth::provider(
             'sign-ins',
             fn ($app, array $config): SignInUserProvider => new SignInUserProvider($app->make(Hasher::class), $config['model']),

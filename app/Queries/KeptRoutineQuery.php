@@ -16,7 +16,8 @@ use Illuminate\Support\Facades\DB;
 /**
  * Reads the weeks at home that were kept.
  *
- * @phpstan-type Item array{version: int, links: int|null, dose: array<string, mixed>, minutes: float, reasons: list<string>, target: string|null}
+ * @phpstan-type Item array{version: int, links: int|null, dose: array<string, mixed>, minutes: float, reasons: list<string>,
+ *     target: string|null}
  * @phpstan-type Day array{number: int, isOtherFoot: bool, minutes: float, items: list<Item>}
  */
 final class KeptRoutineQuery

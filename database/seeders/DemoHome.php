@@ -15,6 +15,7 @@ use App\Models\User;
 use App\Planning\HomeWeek;
 use App\Queries\HomeWeekQuery;
 use App\Queries\RoutineQuery;
+use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\Uuid;
 use LogicException;
@@ -42,9 +43,8 @@ class DemoHome
     ) {
     }
 
-    public function run(Squad $squad, User $coach): void
+    public function run(Squad $squad, User $coach, ClubDay $day): void
     {
-        $day = $squad->club->day();
         $players = $squad->players->filter(fn (Player $one): bool => in_array($one->name, ['Sunniva', 'Kofi', 'Bo', 'Malia'], true));
         $ids = array_values(array_map(intval(...), $players->modelKeys()));
         $wishes = ['minutes' => 15, 'days' => 3, 'with' => 'juggle-alternating sole-taps'];
@@ -56,9 +56,9 @@ class DemoHome
             if (! $player instanceof Player) {
                 continue;
             }
-            $this->practise($squad, $player, $weeks[$player->id], $confirmed);
+            $this->practise($squad, $player, $weeks[$player->id], $confirmed, $day);
             $this->answer->answer($squad, $this->waiting($player), [], $coach, $day);
-            $this->practise($squad, $player, $weeks[$player->id], $waiting);
+            $this->practise($squad, $player, $weeks[$player->id], $waiting, $day);
         }
     }
 
@@ -70,9 +70,8 @@ class DemoHome
     }
 
     /** @param  list<int>  $daysAgo */
-    private function practise(Squad $squad, Player $player, HomeWeek $week, array $daysAgo): void
+    private function practise(Squad $squad, Player $player, HomeWeek $week, array $daysAgo, ClubDay $day): void
     {
-        $day = $squad->club->day();
         $items = [];
         foreach ($daysAgo as $ago) {
             foreach (['sole-taps', 'juggle-alternating'] as $slug) {

@@ -135,7 +135,7 @@ class DemoSeeder extends Seeder
             }
         }
         $this->session($younger, 1, $dates['next'][0], $random);
-        $this->home->run($squad->refresh(), $coach);
+        $this->home->run($squad->refresh(), $coach, $club->day());
         $this->context->leave();
     }
 

@@ -54,7 +54,7 @@ final class HomeTest extends FeatureTestCase
 
     public function test_a_link_is_kept_as_a_hash_typed_in_any_way_lasts_and_ends(): void
     {
-        $kept = (string) json_encode(DB::table('home_links')->get(), JSON_THROW_ON_ERROR);
+        $kept = json_encode(DB::table('home_links')->get(), JSON_THROW_ON_ERROR);
         self::assertStringNotContainsString(str_replace('-', '', $this->code), $kept);
         // Without hyphens, in small letters, an o for a nought.
         $typed = str_replace(['-', '0', '1'], ['', 'o', 'l'], strtolower($this->code));
@@ -119,15 +119,16 @@ final class HomeTest extends FeatureTestCase
         self::assertSame(['came' => 0, 'of' => 0], $season->json('attendance'));
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('last', null);
         $tries = $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")->assertOk();
-        self::assertStringContainsString('home', (string) json_encode($tries->json(), JSON_THROW_ON_ERROR));
+        self::assertStringContainsString('home', json_encode($tries->json(), JSON_THROW_ON_ERROR));
         // A rebuild reads the same.
-        $before = [DB::table('ledger_entries')->orderBy('drill_slug')->get()->toJson(), DB::table('bests')->orderBy('line_key')->get()->toJson()];
+        $all = fn (): array => [
+            DB::table('ledger_entries')->orderBy('drill_slug')->get()->toJson(),
+            DB::table('bests')->orderBy('line_key')->get()->toJson(),
+        ];
+        $before = $all();
         $this->app->make(ClubContext::class)->leave();
         Artisan::call('sparrow:rebuild');
-        self::assertSame(
-            $before,
-            [DB::table('ledger_entries')->orderBy('drill_slug')->get()->toJson(), DB::table('bests')->orderBy('line_key')->get()->toJson()],
-        );
+        self::assertSame($before, $all());
     }
 
     public function test_numbers_of_more_of_a_day_are_further_tries_and_their_touches_once(): void
@@ -159,8 +160,11 @@ final class HomeTest extends FeatureTestCase
         ], $odd());
         // The same once more, under another name and from another phone.
         $this->practise([$this->entry(3, 'sole-taps', [400], ['on' => '2026-03-09'])], phone: 'b');
-        self::assertSame('It came from a second phone: does somebody share the link?', $odd()[2][1][2]);
-        self::assertSame('The same came twice for that day: confirm one, leave the other out.', $odd()[2][1][1]);
+        self::assertSame([
+            '400 in 30 s is more than feet can do.',
+            'The same came twice for that day: confirm one, leave the other out.',
+            'It came from a second phone: does somebody share the link?',
+        ], $this->home()['waiting'][2]['doubts']);
         // A phone with the date of another year.
         $this->practise([$this->entry(4, 'sole-taps', [30], ['on' => '2020-01-01'])], today: '2020-01-01');
         $last = $this->home()['waiting'][3];

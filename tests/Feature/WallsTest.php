@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Actions\Drill\KeepOwnDrill;
 use App\Actions\Home\OpenHomeLinks;
+use App\Auth\HomeCode;
 use App\Models\HomeLink;
 use App\Models\Invitation;
 use App\Models\Player;
@@ -248,7 +249,7 @@ final class WallsTest extends FeatureTestCase
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
         $this->app->make(OpenHomeLinks::class)->open([$this->players[0]], $this->coach);
         $link = HomeLink::query()->sole();
-        $code = (string) $link->code();
+        $code = (string) HomeCode::ofLink($link);
         self::assertNotSame($code, $link->token_hash);
         $this->app->make(ClubContext::class)->leave();
         foreach (self::RULES as $name => $rule) {

@@ -26,7 +26,8 @@ final class KeepRoutines
     public function keep(Squad $squad, array $made, User $by, ClubDay $day): void
     {
         DB::transaction(function () use ($squad, $made, $by, $day): void {
-            $versions = DrillVersion::currentFor($squad)->pluck('drill_versions.id', 'drill_versions.slug')->map(static fn (mixed $id): int => (int) $id)->all();
+            $versions = DrillVersion::currentFor($squad)->pluck('drill_versions.id', 'drill_versions.slug')
+                ->map(static fn (mixed $id): int => (int) $id)->all();
             [$rows, $opened] = [[], []];
             foreach ($made as $playerId => ['routine' => $routine, 'wishes' => $wishes]) {
                 $rows[] = [

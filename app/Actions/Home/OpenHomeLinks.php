@@ -30,7 +30,7 @@ final class OpenHomeLinks
             foreach ($players as $player) {
                 $expires = now('UTC')->addWeeks(HomeLink::WEEKS);
                 $link = HomeLink::query()->where('player_id', $player->id)->lockForUpdate()->first();
-                if ($link !== null && $link->isOpen() && $link->code() !== null) {
+                if ($link !== null && $link->isOpen() && HomeCode::ofLink($link) !== null) {
                     $link->update(['expires_at_utc' => $expires]);
 
                     continue;

@@ -30,7 +30,13 @@ class AtHomeController extends Controller
 {
     private const AT_ONCE = 30;
 
-    #[Get('/at-home', 'The week of the player whose link this is, as it was kept, with all a phone needs without a network.', answers: 'AtHome')]
+    #[
+        Get(
+            '/at-home',
+            'The week of the player whose link this is, as it was kept, with all a phone needs without a network.',
+            answers: 'AtHome',
+        ),
+    ]
     public function show(Request $request, HomeWeekQuery $weeks, HomePracticeQuery $practice): JsonResponse
     {
         $link = $this->link($request);

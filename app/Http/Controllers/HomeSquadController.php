@@ -54,8 +54,13 @@ class HomeSquadController extends Controller
             takes: 'RoutineWishes',
         ),
     ]
-    public function keep(RoutineRequest $request, Squad $squad, RoutineQuery $routines, KeepRoutines $action, HomeSquadQuery $home): JsonResponse
-    {
+    public function keep(
+        RoutineRequest $request,
+        Squad $squad,
+        RoutineQuery $routines,
+        KeepRoutines $action,
+        HomeSquadQuery $home,
+    ): JsonResponse {
         $players = self::playerIds($squad);
         $day = $this->day($request);
         $action->keep($squad, $routines->of($squad, $players, $request->wishes(), $day), $this->user($request), $day);
@@ -79,7 +84,13 @@ class HomeSquadController extends Controller
         return $this->page($request, $squad, $home);
     }
 
-    #[Get('/squads/{squad}/home-sheets', 'Everybody\'s week as it was kept, to print, with the code of the page at home.', answers: 'HomeSheets')]
+    #[
+        Get(
+            '/squads/{squad}/home-sheets',
+            'Everybody\'s week as it was kept, to print, with the code of the page at home.',
+            answers: 'HomeSheets',
+        ),
+    ]
     public function sheets(Request $request, Squad $squad, HomeWeekQuery $weeks): JsonResponse
     {
         Gate::authorize('plan', $squad);

@@ -24,8 +24,8 @@ class RoutineController extends Controller
             'A week at home for one player: what that player needs, out of what fits the place. What is not asked is as it was kept last.',
             answers: 'RoutinePage',
             query: [
-                'minutes?' => 'int', 'days?' => 'int', 'space?' => "'hallway'|'small-square'|'square'|'lane'", 'wall?' => "'no'|'couch'|'yes'",
-                'helper?' => "'yes'|'no'", 'quiet?' => "'yes'|'no'", 'kit?' => "'things'|'ball'|'nothing'",
+                'minutes?' => 'int', 'days?' => 'int', 'space?' => "'hallway'|'small-square'|'square'|'lane'",
+                'wall?' => "'no'|'couch'|'yes'", 'helper?' => "'yes'|'no'", 'quiet?' => "'yes'|'no'", 'kit?' => "'things'|'ball'|'nothing'",
                 'school?' => "'both-feet'|'other-foot-day'|'records'|'good-ones'", 'with?' => 'string', 'without?' => 'string',
             ],
         ),

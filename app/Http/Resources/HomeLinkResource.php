@@ -20,7 +20,7 @@ final class HomeLinkResource
         if ($link === null || ! $link->isOpen()) {
             return null;
         }
-        $code = $link->code();
+        $code = HomeCode::ofLink($link);
 
         return [
             'code' => $code === null ? null : HomeCode::shown($code),

@@ -223,7 +223,7 @@ final class RoutineTest extends TestCase
         $needs = fn (bool $mayHead): HomeNeeds => new HomeNeeds(mayHead: $mayHead, wanted: ['seven-part-chain']);
         $chosen = fn (bool $mayHead): RoutineItem => self::routine($place, $needs($mayHead))->days[0]->items[0];
         self::assertSame(6, $chosen(false)->links);
-        self::assertSame(0.0, Tally::of($chosen(false)->block()->drill?->script ?? self::fail())->contactsWith(Surface::Head));
+        self::assertSame(0.0, Tally::of(($chosen(false)->block()->drill ?? self::fail())->script)->contactsWith(Surface::Head));
         self::assertNull($chosen(true)->links);
     }
 
@@ -243,8 +243,8 @@ final class RoutineTest extends TestCase
             // Tries that a coach would stop are a little shorter on the timeline than by the drill's own mean.
             self::assertEqualsWithDelta(60.0 * $day->minutes, $worked->seconds(), 0.06 * 60.0 * $day->minutes);
             $kinds = array_map(static fn (Segment $one): SegmentKind => $one->kind, $worked->segments);
-            self::assertSame($day->minutes > Routine::WATER_AFTER_MINUTES ? 1 : 0, count(array_keys($kinds, SegmentKind::Water, true)));
-            self::assertSame(count($day->items), count(array_keys($kinds, SegmentKind::Explain, true)));
+            self::assertCount($day->minutes > Routine::WATER_AFTER_MINUTES ? 1 : 0, array_keys($kinds, SegmentKind::Water, true));
+            self::assertCount(count($day->items), array_keys($kinds, SegmentKind::Explain, true));
             foreach ($worked->asks() as $i => $asks) {
                 $sides = array_map(static fn (Owed $one): string => "{$one->item} {$one->side}", $asks);
                 self::assertSame(array_unique($sides), $sides, 'One number a foot.');

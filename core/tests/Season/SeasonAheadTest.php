@@ -64,7 +64,8 @@ final class SeasonAheadTest extends TestCase
         self::assertSame([1, 5], array_keys($all['juggling']->weeks));
         self::assertSame([33, true, 20.0], [$all['juggling']->daysAgo, $all['juggling']->isStale(), $all['juggling']->touches->total()]);
         // Met at home alone it has its own last day.
-        $alone = FamilyCoverage::all([$at(900, '2026-04-01', true)], CalendarDate::fromIso('2026-03-02'), CalendarDate::fromIso('2026-04-05'), 1);
+        [$from, $until] = [CalendarDate::fromIso('2026-03-02'), CalendarDate::fromIso('2026-04-05')];
+        $alone = FamilyCoverage::all([$at(900, '2026-04-01', true)], $from, $until, 1);
         self::assertSame(4, $alone['juggling']->daysAgo);
         $today = CalendarDate::fromIso('2026-04-03');
         self::assertEquals(
