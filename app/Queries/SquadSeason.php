@@ -8,6 +8,7 @@ use App\Planning\SeasonSpan;
 use FleetSparrow\Core\Builder\FortnightNeed;
 use FleetSparrow\Core\Clock\Calibration;
 use FleetSparrow\Core\Season\FamilyCoverage;
+use FleetSparrow\Core\Season\Overrun;
 use FleetSparrow\Core\Season\PlayedFamily;
 
 /** A squad's season, read. */
@@ -19,7 +20,7 @@ final readonly class SquadSeason
      * @param  array<string, array<int, int>>  $marks  family → week → tries written down
      * @param  array{touches: float|null, strikes: float|null}  $load  the last seven days against the four weeks before
      * @param  array{set-up: Calibration, explain: Calibration, change: Calibration}  $times
-     * @param  list<array{drill: string, name: string, over: int, of: int, minutes: float}>  $overruns
+     * @param  list<Overrun>  $overruns
      * @param  list<FortnightNeed>  $needs
      */
     public function __construct(

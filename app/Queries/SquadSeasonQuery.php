@@ -15,6 +15,7 @@ use FleetSparrow\Core\Caution\LoadJump;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Season\FamilyCoverage;
 use FleetSparrow\Core\Season\FootTouches;
+use FleetSparrow\Core\Season\Overrun;
 use FleetSparrow\Core\Season\PlayedFamily;
 use FleetSparrow\Core\Season\SeasonWeek;
 use FleetSparrow\Core\Shared\CalendarDate;
@@ -25,9 +26,6 @@ use Illuminate\Support\Facades\DB;
 /** Reads a squad's season: weeks by families by feet, load, plan against actual, and what the next fortnight needs. */
 final class SquadSeasonQuery
 {
-    /** Over so many times the plan a drill has overrun; this tool's own value. */
-    private const OVERRUN = 1.15;
-
     /** Load looks back so many days. */
     private const LOAD_DAYS = 35;
 
@@ -149,7 +147,7 @@ final class SquadSeasonQuery
     /**
      * What took longer than planned, the most often first.
      *
-     * @return list<array{drill: string, name: string, over: int, of: int, minutes: float}>
+     * @return list<Overrun>
      */
     private function overruns(Squad $squad, SeasonSpan $span, ClubDay $day): array
     {
@@ -167,16 +165,16 @@ final class SquadSeasonQuery
             ->selectRaw('sum(expected_seconds) as expected, sum(actual_seconds) as actual');
         $rows = DB::query()->fromSub($blocks, 'blocks')->where('expected', '>', 0)->groupBy('slug')
             ->selectRaw('slug, max(name) as name, count(*) as blocks, avg(actual - expected) as seconds')
-            ->selectRaw('sum(actual > expected * ?) as overran', [self::OVERRUN])
-            ->having('overran', '>', 0)->orderByRaw('sum(actual > expected * ?) / count(*) desc, slug', [self::OVERRUN])->limit(4)->get();
+            ->selectRaw('sum(actual > expected * ?) as overran', [Overrun::FROM])
+            ->having('overran', '>', 0)->orderByRaw('sum(actual > expected * ?) / count(*) desc, slug', [Overrun::FROM])->limit(4)->get();
 
-        return array_values($rows->map(static fn (object $row): array => [
-            'drill' => (string) $row->slug,
-            'name' => (string) $row->name,
-            'over' => (int) $row->overran,
-            'of' => (int) $row->blocks,
-            'minutes' => round((float) $row->seconds / 60.0, 1),
-        ])->all());
+        return array_values($rows->map(static fn (object $row): Overrun => new Overrun(
+            (string) $row->slug,
+            (string) $row->name,
+            (int) $row->overran,
+            (int) $row->blocks,
+            round((float) $row->seconds / 60.0, 1),
+        ))->all());
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Models\HomeEntry;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Tenancy\ClubDay;
@@ -56,6 +57,12 @@ final class TodayQuery
         usort($stale, fn (array $a, array $b): int => $b['days'] <=> $a['days']);
 
         return $stale;
+    }
+
+    /** How much of what was practised at home waits for a coach's word. */
+    public function fromHome(Squad $squad): int
+    {
+        return HomeEntry::query()->whereIn('player_id', $squad->players->modelKeys())->where('state', HomeEntry::WAITING)->count();
     }
 
     /**

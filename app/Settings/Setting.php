@@ -67,7 +67,7 @@ final readonly class Setting
             kind: 'date',
             options: [],
             default: 'not said',
-            rules: ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            rules: ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
             refusal: 'Enter a day such as 2026-08-24.',
         );
     }

@@ -12,7 +12,7 @@ final class Checkout
     private const PARTS = [
         '.env.nothing', 'app', 'artisan', 'bench', 'book', 'bootstrap', 'compat', 'composer.json', 'config', 'core', 'database', 'docs',
         'ops', 'package-lock.json', 'package.json', 'public', 'resources',
-        'routes', 'sparrow', 'tests/Ops', 'tsconfig.json', 'vite.config.ts',
+        'routes', 'sparrow', 'tests/Ops', 'tsconfig.json', 'vite.config.ts', 'vite.home.config.ts',
     ];
 
     private function __construct(public readonly string $path, private readonly int $port, private readonly int $databasePort)

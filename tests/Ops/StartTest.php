@@ -195,7 +195,7 @@ final class StartTest extends TestCase
 
         self::assertSame(0, $code, $said);
         self::assertStringContainsString('going back to what was there before it', $said);
-        self::assertSame(str_replace("migrations\t26", "migrations\t27", self::$whole), self::$checkout->inventory());
+        self::assertSame(str_replace("migrations\t27", "migrations\t28", self::$whole), self::$checkout->inventory());
         self::$checkout->ask("delete from migrations where migration like '2099%'");
     }
 

@@ -62,7 +62,19 @@ test('a session is planned and run with one thumb', async ({ page }) => {
 test('the run view fits 360 px and the views do not scroll sideways', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   await signIn(page);
-  for (const path of ['/today', '/plan', '/run', '/squad', '/squad/paper', '/season', '/player/1', '/player/1/report', '/player/1/home']) {
+  for (const path of [
+    '/today',
+    '/plan',
+    '/run',
+    '/squad',
+    '/squad/paper',
+    '/season',
+    '/player/1',
+    '/player/1/report',
+    '/player/1/home',
+    '/squad/home',
+    '/squad/home/type',
+  ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(360);

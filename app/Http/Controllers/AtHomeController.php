@@ -66,7 +66,7 @@ class AtHomeController extends Controller
     public function take(Request $request, TakePractice $action): JsonResponse
     {
         $request->validate([
-            'phoneToday' => ['required', 'date_format:Y-m-d'],
+            'phoneToday' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
             'phone' => ['required', 'string', 'max:12'],
             'practised' => ['required', 'array', 'list', 'max:'.self::AT_ONCE],
         ], [

@@ -33,7 +33,7 @@ class LastTimeController extends Controller
     public function __invoke(Request $request, Squad $squad, string $slug, LastTimeQuery $query): JsonResponse
     {
         Gate::authorize('view', $squad);
-        $request->validate(['before' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']]);
+        $request->validate(['before' => ['bail', 'nullable', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']]);
         $day = $this->day($request);
         $last = $query->of(
             $squad,

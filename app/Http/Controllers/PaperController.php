@@ -34,7 +34,14 @@ class PaperController extends Controller
         $today = $day->today();
         $oldest = CalendarDate::fromIso(sprintf('%04d-01-01', $today->year - self::YEARS))->iso();
         $request->validate([
-            'on' => ['required', 'date_format:Y-m-d', "before_or_equal:{$today->iso()}", "after_or_equal:{$oldest}"],
+            'on' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d',
+                "before_or_equal:{$today->iso()}",
+                "after_or_equal:{$oldest}",
+            ],
             'playerIds' => ['required', 'array', 'min:1', 'max:60'],
             'playerIds.*' => ['integer'],
         ], [

@@ -101,7 +101,14 @@ class SeasonController extends Controller
         $from = SeasonSpan::current($squad, $today)->from->iso();
         $request->validate([
             'name' => ['required', 'string', 'max:60'],
-            'endsOn' => ['required', 'date_format:Y-m-d', "after_or_equal:{$from}", "before_or_equal:{$today->iso()}"],
+            'endsOn' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d',
+                "after_or_equal:{$from}",
+                "before_or_equal:{$today->iso()}",
+            ],
         ], [
             'name.*' => 'Give the season a name of at most 60 letters, such as Autumn 2026.',
             'endsOn.*' => "The last day lies between {$from} and today.",

@@ -49,6 +49,7 @@ use Illuminate\Support\Facades\Gate;
             'upcoming' => 'UpcomingSession[]',
             'reminders' => 'OpenReminder[]',
             'watchedIds' => 'int[]',
+            'fromHome' => 'int',
         ],
     ),
 ]
@@ -88,6 +89,7 @@ class TodayController extends Controller
                 )->all(),
             'reminders' => ReminderResource::open($noted->open()),
             'watchedIds' => $noted->watched(),
+            'fromHome' => $query->fromHome($squad),
         ]);
     }
 

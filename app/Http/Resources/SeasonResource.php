@@ -12,6 +12,8 @@ use FleetSparrow\Core\Caution\LoadJump;
 use FleetSparrow\Core\Clock\Calibration;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Season\FamilyCoverage;
+use FleetSparrow\Core\Season\Overrun;
+use FleetSparrow\Core\Season\PlayedFamily;
 use FleetSparrow\Core\Season\PlayedForward;
 use FleetSparrow\Core\Season\SeasonWeek;
 
@@ -31,7 +33,7 @@ use FleetSparrow\Core\Season\SeasonWeek;
 #[Shape('SeasonPage', [
     'season' => 'SeasonDays', 'endedSeasons' => 'EndedSeason[]', 'weeks' => 'SeasonWeek[]', 'families' => 'SeasonFamily[]',
     'fullest' => 'int', 'needs' => 'FortnightNeed[]', 'load' => 'SeasonLoad', 'times' => 'OwnTime[]', 'overruns' => 'Overrun[]',
-    'timesEvidence' => 'Evidence',
+    'timesEvidence' => 'Evidence', 'familiesEvidence' => 'Evidence', 'overrunsEvidence' => 'Evidence',
     'nextSessionId' => 'int?', 'sessions' => 'int',
 ])]
 #[Shape('PlayedRange', ['low' => 'number', 'middle' => 'number', 'high' => 'number'])]
@@ -81,13 +83,18 @@ final class SeasonResource
                 'factor' => round($time->factor, 2),
                 'blocks' => $time->blocks,
             ], array_keys($season->times), array_values($season->times)),
-            'overruns' => $season->overruns,
+            'overruns' => array_map(get_object_vars(...), $season->overruns),
+            'overrunsEvidence' => PlayerSeasonResource::evidence(Overrun::evidence($season->overruns)),
+            'familiesEvidence' => PlayerSeasonResource::evidence(FamilyCoverage::evidence($season->played)),
             'timesEvidence' => PlayerSeasonResource::evidence(Calibration::evidence([
                 'Laying out' => $season->times['set-up'],
                 'Explaining' => $season->times['explain'],
                 'Changing over' => $season->times['change'],
             ])),
-            'sessions' => count(array_unique(array_map(fn ($one): int => $one->session, $season->played))),
+            'sessions' => count(array_unique(array_map(
+                fn (PlayedFamily $one): int => $one->session,
+                array_filter($season->played, fn (PlayedFamily $one): bool => ! $one->isHome),
+            ))),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Season;
 
 use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\Evidence;
 
 /** One skill family over a season: week by week, how the feet share it, and how long it has not been met. */
 final readonly class FamilyCoverage
@@ -48,6 +49,36 @@ final readonly class FamilyCoverage
     public function isStale(): bool
     {
         return Fade::isStale($this->daysAgo);
+    }
+
+    /**
+     * How the weeks are known.
+     *
+     * @param  list<PlayedFamily>  $played  of the season
+     */
+    public static function evidence(array $played): Evidence
+    {
+        $days = static fn (bool $isHome): int => count(array_unique(array_map(
+            static fn (PlayedFamily $one): int => $one->session,
+            array_filter($played, static fn (PlayedFamily $one): bool => $one->isHome === $isHome),
+        )));
+
+        return new Evidence(
+            'Of each session the minutes at the ball and the touches of everybody, added up from the touch ledger and shared out over those '
+                .'who came; what was practised at home is shared out over the whole squad.',
+            [
+                self::many($days(false), 'session').' with the squad.',
+                self::many($days(true), 'day').' on which somebody practised at home, confirmed by a coach.',
+                'Touches are counted where a number says how much was done, else estimated as planned; the page of each player tells them apart.',
+            ],
+            count($played),
+            'Counts and the timeline of the plan; no formula from elsewhere.',
+        );
+    }
+
+    private static function many(int $count, string $what): string
+    {
+        return "{$count} {$what}".($count === 1 ? '' : 's');
     }
 
     /**

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Builder\Noted;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Season\FamilyCoverage;
 use FleetSparrow\Core\Season\FootTouches;
+use FleetSparrow\Core\Season\Overrun;
 use FleetSparrow\Core\Season\PlayedFamily;
 use FleetSparrow\Core\Season\PlayedForward;
 use FleetSparrow\Core\Season\WhatIf;
@@ -72,6 +73,17 @@ final class SeasonAheadTest extends TestCase
             PlayedForward::of([...self::played(5), $at(0, '2026-03-03', false)], $today, WhatIf::AsItGoes, 1),
             PlayedForward::of($played, $today, WhatIf::AsItGoes, 1),
         );
+    }
+
+    public function test_the_weeks_and_what_took_longer_say_how_they_are_known(): void
+    {
+        $home = new PlayedFamily(900, CalendarDate::fromIso('2026-04-01'), 'juggling', 5.0, new FootTouches, 0.0, 0.0, isHome: true);
+        $known = FamilyCoverage::evidence([...self::played(3), $home]);
+        self::assertSame(7, $known->count);
+        self::assertSame('6 sessions with the squad.', $known->inputs[0]);
+        self::assertSame('1 day on which somebody practised at home, confirmed by a coach.', $known->inputs[1]);
+        $longer = Overrun::evidence([new Overrun('gate', 'Gates', 3, 4, 1.2), new Overrun('cut', 'Cuts', 1, 5, -0.1)]);
+        self::assertSame([9, 'Gates: 4 blocks, 3 of them longer.'], [$longer->count, $longer->inputs[0]]);
     }
 
     public function test_every_evening_alike_is_played_forward_without_a_range(): void

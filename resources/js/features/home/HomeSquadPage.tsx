@@ -143,7 +143,9 @@ function Players({ home }: { home: HomeSquad }) {
               </Link>
             </p>
             <p className="quiet">
-              {player.kept ? `${many(player.kept.days, 'day')} of ${mark(player.kept.minutes, 0.1)} min: ${player.kept.drills.join(', ')}` : 'No week yet.'}
+              {player.kept
+                ? `From ${shortDay(player.kept.on)}, ${many(player.kept.days, 'day')} of ${mark(player.kept.minutes, 0.1)} min: ${player.kept.drills.join(', ')}`
+                : 'No week yet.'}
             </p>
             <p className="quiet">
               {player.link

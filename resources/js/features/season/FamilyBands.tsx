@@ -1,6 +1,7 @@
 import { scaleLinear, scalePoint } from 'd3-scale';
 import type { SeasonFamily, SeasonPage } from '../../shared/api/seasonSchemas';
 import { familyWords, shortDay } from '../../shared/lib/format';
+import { How } from '../../shared/ui/How';
 import { Stitch } from '../../shared/ui/Stitches';
 
 const width = 860;
@@ -85,6 +86,7 @@ export function FamilyBands({ season }: { season: SeasonPage }) {
           </table>
         </div>
       </details>
+      <How evidence={season.familiesEvidence} of="the weeks by families" />
     </section>
   );
 }

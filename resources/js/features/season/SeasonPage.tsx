@@ -51,7 +51,7 @@ export function SeasonPage() {
         <div className="stack">
           {endedId === undefined && <Needs season={data} mayPlan={mayPlan} squadId={squadId} />}
           <Load load={data.load} />
-          <Planned times={data.times} overruns={data.overruns} timesEvidence={data.timesEvidence} />
+          <Planned times={data.times} overruns={data.overruns} timesEvidence={data.timesEvidence} overrunsEvidence={data.overrunsEvidence} />
           {mayPlan && <EndSeason squadId={squadId} season={data.season} ended={data.endedSeasons} />}
         </div>
       </div>
@@ -127,7 +127,9 @@ function Load({ load }: Pick<SeasonData, 'load'>) {
 
 const parts: Record<SeasonData['times'][number]['part'], string> = { 'set-up': 'Laying out', explain: 'Explaining', change: 'Changing over' };
 
-function Planned({ times, overruns, timesEvidence }: Pick<SeasonData, 'times' | 'overruns' | 'timesEvidence'>) {
+type PlannedProps = Pick<SeasonData, 'times' | 'overruns' | 'timesEvidence' | 'overrunsEvidence'>;
+
+function Planned({ times, overruns, timesEvidence, overrunsEvidence }: PlannedProps) {
   const known = times.filter(({ blocks }) => blocks > 0);
   return (
     <section className="tight">
@@ -154,6 +156,7 @@ function Planned({ times, overruns, timesEvidence }: Pick<SeasonData, 'times' | 
           </li>
         ))}
       </ul>
+      {overruns.length > 0 && <How evidence={overrunsEvidence} of="what took longer" />}
     </section>
   );
 }

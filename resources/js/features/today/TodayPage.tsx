@@ -56,6 +56,11 @@ export function TodayPage() {
           {data.next?.lastRecap && <LastRecap last={data.next.lastRecap} />}
           {data.last && <Stale stale={data.stale} />}
           {data.last && <LastTime last={data.last} />}
+          {data.fromHome > 0 && (
+            <p>
+              <Link to="/squad/home">{data.fromHome} from home wait for a coach&rsquo;s word</Link>
+            </p>
+          )}
           <section className="tight">
             <h2>Sessions ahead{data.seasonWeek === null ? '' : `, week ${data.seasonWeek} of the season`}</h2>
             <ul className="rows">

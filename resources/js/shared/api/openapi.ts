@@ -1617,6 +1617,7 @@ export interface components {
             upcoming: components["schemas"]["UpcomingSession"][];
             reminders: components["schemas"]["OpenReminder"][];
             watchedIds: number[];
+            fromHome: number;
         };
         ClubTrail: {
             entries: components["schemas"]["ClubTrailEntry"][];
@@ -2955,6 +2956,8 @@ export interface components {
             times: components["schemas"]["OwnTime"][];
             overruns: components["schemas"]["Overrun"][];
             timesEvidence: components["schemas"]["Evidence"];
+            familiesEvidence: components["schemas"]["Evidence"];
+            overrunsEvidence: components["schemas"]["Evidence"];
             nextSessionId: number | null;
             sessions: number;
         };

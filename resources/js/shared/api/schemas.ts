@@ -326,6 +326,8 @@ export const today = z.object({
   upcoming: z.array(sessionSummary.extend({ week: z.enum(['this', 'next', 'later']) })),
   reminders: z.array(openReminder).default([]),
   watchedIds: z.array(z.number()).default([]),
+  /** Things practised at home that wait for the coach's word; answers held of old say none. */
+  fromHome: z.number().default(0),
 });
 
 export const recordLine = z.object({

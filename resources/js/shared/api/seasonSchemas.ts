@@ -113,6 +113,8 @@ export const seasonPage = z.object({
   times: z.array(z.object({ part: z.enum(['set-up', 'explain', 'change']), factor: z.number(), blocks: z.number() })),
   overruns: z.array(z.object({ drill: z.string(), name: z.string(), over: z.number(), of: z.number(), minutes: z.number() })),
   timesEvidence: evidence,
+  familiesEvidence: evidence,
+  overrunsEvidence: evidence,
   nextSessionId: z.number().nullable(),
   sessions: z.number(),
 });
