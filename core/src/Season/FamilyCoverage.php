@@ -64,12 +64,12 @@ final readonly class FamilyCoverage
         )));
 
         return new Evidence(
-            'Of each session the minutes at the ball and the touches of everybody, added up from the touch ledger and shared out over those '
-                .'who came; what was practised at home is shared out over the whole squad.',
+            'Of each session the minutes at the ball and the touches of everybody, added up from the touch ledger and shared out over '
+                .'those who came; what was practised at home is shared out over the whole squad.',
             [
                 self::many($days(false), 'session').' with the squad.',
                 self::many($days(true), 'day').' on which somebody practised at home, confirmed by a coach.',
-                'Touches are counted where a number says how much was done, else estimated as planned; the page of each player tells them apart.',
+                'Touches are counted where a number says how much was done, else estimated as planned; a player\'s page tells them apart.',
             ],
             count($played),
             'Counts and the timeline of the plan; no formula from elsewhere.',

@@ -26,8 +26,8 @@ final readonly class Overrun
     public static function evidence(array $overruns): Evidence
     {
         return new Evidence(
-            'Each block\'s real minutes against its planned ones, laying out, explaining and writing down with it; what was skipped and what '
-                .'was only tried is left out. It counts as longer over 1.15 times the plan.',
+            'Each block\'s real minutes against its planned ones, laying out, explaining and writing down with it; what was skipped and '
+                .'what was only tried is left out. It counts as longer over 1.15 times the plan.',
             array_map(static fn (self $one): string => "{$one->name}: {$one->of} blocks, {$one->over} of them longer.", $overruns),
             array_sum(array_map(static fn (self $one): int => $one->of, $overruns)),
             'The run\'s own clock; the 1.15 is this tool\'s own value.',
