@@ -2,7 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 /** The real interface on the real server; Chromium is Debian's. */
 export const chromium = {
-  executablePath: process.env.SPARROW_CHROMIUM ?? '/usr/bin/chromium',
+  // The shell without a window draws nothing nobody sees: a third less work for the same engine.
+  executablePath: process.env.SPARROW_CHROMIUM ?? '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',

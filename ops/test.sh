@@ -56,7 +56,7 @@ write_contract() {
 
 # Two at a time, each against a server with a database of its own.
 test_browser() {
-  install_packages chromium
+  install_packages chromium-headless-shell
   make_demo_database browser
   make_demo_database browser2 "$SECOND_TEST_PORT"
   stop_web browser
@@ -143,7 +143,7 @@ run_shots() {
   prepare_var
   take_lock
   install_all
-  install_packages chromium
+  install_packages chromium-headless-shell
   start_database
   make_demo_database browser
   stop_web browser

@@ -74,6 +74,7 @@ test('the run view fits 360 px and the views do not scroll sideways', async ({ p
     '/player/1/home',
     '/squad/home',
     '/squad/home/type',
+    '/squad/home/sheets',
   ]) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

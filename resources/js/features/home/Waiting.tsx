@@ -23,7 +23,7 @@ export function Waiting({ squadId, home }: { squadId: number; home: HomeSquad })
   if (home.waiting.length === 0) return <p className="quiet">Nothing from home waits for your word.</p>;
   return (
     <section className="tight" aria-label="From home">
-      <div className="spread">
+      <div className="spread wraps">
         <h2>{home.waiting.length} from home wait for your word</h2>
         {plain.length > 0 && (
           <Button variant="contained" disabled={answer.isPending} onClick={() => answer.mutate({ confirm: plain.map((one) => one.uuid), leaveOut: [] })}>
