@@ -104,6 +104,8 @@ function Band({ family, weeks, fullest, at }: BandProps) {
   const step = Math.min(9, Math.max(4, (width - 80) / Math.max(1, weeks.length) / (most + 1)));
   const last = family.weeks.reduce((latest, week) => (week.week > latest.week ? week : latest));
   const staleFrom = at(last.week) + Math.max(many(last.touches.right), many(last.touches.left)) * step + 16;
+  // Where little room is left the words end at the edge.
+  const isLate = staleFrom > width - 170;
   const said = family.weeks.map(({ week, minutes, touches }) => `week ${week} ${minutes} min, right ${touches.right}, left ${touches.left}`).join('; ');
   return (
     <svg viewBox={`0 0 ${width} ${tall}`} role="img" aria-label={`${familyWords(family.family)}: ${said}`}>
@@ -124,7 +126,13 @@ function Band({ family, weeks, fullest, at }: BandProps) {
       {family.isStale && (
         <>
           <line x1={staleFrom} x2={width} y1={middle} y2={middle} stroke="var(--warning)" strokeWidth="2" strokeDasharray="7 4" />
-          <text x={staleFrom + 4} y={middle - 8} fontSize="15" fill="var(--warning)">
+          <text
+            x={isLate ? width - 4 : staleFrom + 4}
+            y={middle - 8}
+            textAnchor={isLate ? 'end' : 'start'}
+            fontSize="15"
+            fill="var(--warning)"
+          >
             not met for {family.daysAgo} days
           </text>
         </>
