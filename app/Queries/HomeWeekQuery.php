@@ -68,9 +68,7 @@ final class HomeWeekQuery
     {
         [$alike, $worked] = [[], []];
         foreach ($kept->days as $day) {
-            if ($day->items !== []) {
-                $worked[] = $alike[(int) $day->isOtherFoot] ??= HomeDay::of($day, new PlanPlayer($player->id, $player->strong_foot), $memo);
-            }
+            $worked[] = $alike[(int) $day->isOtherFoot] ??= HomeDay::of($day, new PlanPlayer($player->id, $player->strong_foot), $memo);
         }
 
         return $worked;

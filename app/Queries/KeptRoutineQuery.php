@@ -49,7 +49,10 @@ final class KeptRoutineQuery
             $kept[(int) $row->player_id] = new KeptRoutine(
                 RoutineWishes::of($wishes),
                 (string) $row->kept_on,
-                array_map(static fn (array $day): RoutineDay => self::day($day, $drills), $weeks[(int) $row->player_id]),
+                array_values(array_filter(
+                    array_map(static fn (array $day): RoutineDay => self::day($day, $drills), $weeks[(int) $row->player_id]),
+                    static fn (RoutineDay $day): bool => $day->items !== [],
+                )),
                 self::tasks($weeks[(int) $row->player_id], $drills),
             );
         }
