@@ -8,7 +8,13 @@ use App\Models\HomeEntry;
 use App\Models\HomeLink;
 use App\Models\Squad;
 use App\Models\TrainingSession;
+use App\Planning\SeasonSpan;
+use App\Queries\SquadBasisQuery;
+use App\Queries\SquadSeasonQuery;
 use App\Tenancy\ClubContext;
+use FleetSparrow\Core\Season\PlayedFamily;
+use FleetSparrow\Core\Shared\CalendarDate;
+use FleetSparrow\Core\Shared\Earlier;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -120,6 +126,21 @@ final class HomeTest extends FeatureTestCase
         $this->getJson("/api/v1/squads/{$this->squad->id}/today")->assertOk()->assertJsonPath('last', null);
         $tries = $this->getJson("/api/v1/players/{$this->players[0]->id}/lines/{$line}")->assertOk();
         self::assertStringContainsString('home', json_encode($tries->json(), JSON_THROW_ON_ERROR));
+        // The next plan's load counts it, as the squad's season does, shared out over everybody.
+        $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
+        $past = $this->app->make(SquadBasisQuery::class)
+            ->of($this->squad->fresh() ?? $this->squad, CalendarDate::fromIso('2026-03-10'), null)->past;
+        self::assertSame([1], array_map(static fn (Earlier $one): int => $one->daysAgo, $past->touches[$this->players[0]->id]));
+        $played = $this->app->make(SquadSeasonQuery::class)->played(
+            $this->squad->fresh() ?? $this->squad,
+            SeasonSpan::current($this->squad, CalendarDate::fromIso('2026-03-10')),
+        );
+        $taps = array_values(array_filter($played, static fn (PlayedFamily $one): bool => $one->family === 'ball-mastery'))[0];
+        self::assertTrue($taps->isHome);
+        $ledger = DB::table('ledger_entries')->where('family', 'ball-mastery')->sum(DB::raw(
+            'estimated_left + counted_left + estimated_right + counted_right + estimated_unknown + estimated_other',
+        ));
+        self::assertEqualsWithDelta((float) $ledger / 4.0, $taps->touches->total(), 0.01);
         // A rebuild reads the same.
         $all = fn (): array => [
             DB::table('ledger_entries')->orderBy('drill_slug')->get()->toJson(),
