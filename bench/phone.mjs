@@ -55,7 +55,7 @@ async function linkOf(context) {
   return sheets.find((one) => one.link).link.path;
 }
 
-const times = { empty: [], today: [], plan: [], later: [], run: [], home: [], homeOffline: [] };
+const times = { empty: [], today: [], plan: [], later: [], run: [], home: [], homeOffline: [], player: [], chart: [] };
 let link = '';
 let run = '';
 for (let round = 0; round < rounds; round++) {
@@ -81,6 +81,17 @@ for (let round = 0; round < rounds; round++) {
   await child.setOffline(true);
   times.homeOffline.push(await visit(await slowed(child, true), '/at-home/', exercise));
   await child.close();
+  // At a desk: a player's page, and a chart of it.
+  const desk = await phone('block');
+  const sheet = await desk.newPage();
+  await sheet.goto('/squad');
+  await sheet.getByRole('rowheader').or(sheet.getByRole('heading', { level: 1 })).first().waitFor();
+  times.player.push(await visit(sheet, '/player/1', (one) => one.getByRole('heading', { name: 'What is next' })));
+  const opened = performance.now();
+  await sheet.locator('.folded > li summary').first().click();
+  await sheet.locator('.folded > li').first().getByRole('img').last().waitFor({ timeout: 60_000 });
+  times.chart.push(performance.now() - opened);
+  await desk.close();
   const context = await phone('allow');
   const page = await context.newPage();
   await page.goto('/today');
@@ -112,5 +123,7 @@ for (const [name, words] of [
   ['run', 'cold start of Run without a network'],
   ['home', 'first visit, a page at home'],
   ['homeOffline', 'the same again without a network'],
+  ['player', 'at a desk: a player\'s page'],
+  ['chart', 'at a desk: a chart of it, opened'],
 ])
   console.log(`${words.padEnd(44)} ${median(times[name]).toFixed(0).padStart(8)} ${(median(times[name]) / beside).toFixed(2).padStart(8)}`);
