@@ -5,14 +5,15 @@ import { localNow, mark, type FootWording } from '../shared/lib/format';
 import { Button } from '../shared/ui/Button';
 import { PlanThumb } from '../shared/ui/PlanThumb';
 import { Explained } from './Explained';
-import { entries, keptCode, keptRun, onEntries } from './store';
+import { entries, keptCode, onEntries } from './store';
 import { Timer } from './Timer';
+import { dayUnderWay } from './useTimer';
 import { WriteDown } from './WriteDown';
 
 /** The days of the week; the next one is open. */
 export function DayView({ page }: { page: AtHome }) {
-  const [number, setNumber] = useState(page.nextDay);
-  const [isTimed, setTimed] = useState(() => keptRun() !== undefined);
+  const [number, setNumber] = useState(() => dayUnderWay(page) ?? page.nextDay);
+  const [isTimed, setTimed] = useState(() => dayUnderWay(page) !== undefined);
   const all = useSyncExternalStore(onEntries, entries);
   const today = localNow().slice(0, 10);
   const code = keptCode() ?? '';

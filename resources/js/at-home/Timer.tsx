@@ -9,7 +9,7 @@ import { clock, countdown } from '../shared/lib/format';
 import { Button } from '../shared/ui/Button';
 import { Explained } from './Explained';
 import { stretches, type Stretch } from './stretches';
-import { useTimer } from './useTimer';
+import { timerOf, useTimer } from './useTimer';
 import { WriteDown } from './WriteDown';
 
 interface TimerProps {
@@ -23,7 +23,7 @@ interface TimerProps {
 export function Timer({ page, day, today, onEnd }: TimerProps) {
   const [goesOn, setGoesOn] = useState(true);
   const segments = stretches(day, goesOn);
-  const timer = useTimer(segments, `${page.keptOn ?? ''} ${day.number}`);
+  const timer = useTimer(segments, timerOf(page, day.number));
   const { reading, presses, runMs } = timer;
   const [signals, setSignals] = useSignals();
   const wording = page.footWording;

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { clockAt, type Press } from '../kernel/segmentClock';
+import type { AtHome } from '../shared/api/homeSchemas';
 import { useBeat } from '../shared/clock/signals';
 import { keeperAt, offsetOf, passed, type Tick } from '../shared/clock/timeKeeper';
 import { keepRun, keptRun } from './store';
@@ -12,6 +13,16 @@ interface KeptTimer {
 }
 
 const isKept = (run: unknown): run is KeptTimer => typeof run === 'object' && run !== null && 'of' in run && 'presses' in run && 'offsetMs' in run;
+
+/** What names the timer of a day: another week begins anew. */
+export const timerOf = (page: Pick<AtHome, 'keptOn'>, day: number): string => `${page.keptOn ?? ''} ${day}`;
+
+/** The day whose timer is under way; undefined where none of this week is. */
+export function dayUnderWay(page: Pick<AtHome, 'keptOn' | 'days'>): number | undefined {
+  const run = keptRun();
+  return isKept(run) ? page.days.find((day) => timerOf(page, day.number) === run.of)?.number : undefined;
+}
+
 const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });
 
 /** The clock of a day at home: a fold over presses that are kept as they are made, so that a page loaded anew goes on. */
