@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Tests\Home;
 
 use FleetSparrow\Core\Book\DrillIndex;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\StandIn;
 use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Home\HomeDay;
 use FleetSparrow\Core\Home\HomeKit;
@@ -123,6 +124,11 @@ final class RoutineTest extends TestCase
                 $kit = Kit::of($drill->layout, 1)->equipment;
                 self::assertTrue($place->wall === HomeWall::Wall || ! isset($kit['wall']), $item->drill->slug);
                 self::assertArrayNotHasKey('goal', $kit);
+                self::assertTrue($drill->organisation->isForOne() || ($place->hasHelper && $drill->organisation->people() === 'pair'));
+                $mayFetch = in_array('ball', array_map(static fn (StandIn $one): string => $one->for, $drill->teaching->standIns), true);
+                self::assertTrue(($kit['ball'] ?? 1) === 1 || $mayFetch, $item->drill->slug);
+                self::assertFalse($place->isQuiet && $tally->contactsFor(Purpose::Shot) > 0.0, $item->drill->slug);
+                self::assertFalse($place->isQuiet && isset($kit['wall']), $item->drill->slug);
                 self::assertTrue(! $place->isQuiet || ! str_contains($drill->script->text(), '^'), $item->drill->slug);
                 self::assertNotSame([], $item->reasons);
                 $striking += $tally->contactsFor(Purpose::Shot) > 0.0 ? 1 : 0;
@@ -170,6 +176,10 @@ final class RoutineTest extends TestCase
             self::assertSame([Side::Left], $item->dose->sides()->sidesFor(StrongFoot::Right));
             self::assertSame(0.0, Tally::of($item->drill->script)->contactsFor(Purpose::Shot));
         }
+        $five = self::routine(HomePlace::of(20, 5, HomeSpace::Square), school: HomeSchool::OtherFootDay);
+        self::assertSame([3], array_keys(array_filter(
+            array_combine(range(1, 5), array_map(static fn ($day): bool => $day->isOtherFoot, $five->days)),
+        )));
         // With one day a week both feet have it.
         self::assertFalse(self::routine(HomePlace::of(20, 1, HomeSpace::Square), school: HomeSchool::OtherFootDay)->days[0]->isOtherFoot);
     }
@@ -244,7 +254,9 @@ final class RoutineTest extends TestCase
             self::assertEqualsWithDelta(60.0 * $day->minutes, $worked->seconds(), 0.06 * 60.0 * $day->minutes);
             $kinds = array_map(static fn (Segment $one): SegmentKind => $one->kind, $worked->segments);
             self::assertCount($day->minutes > Routine::WATER_AFTER_MINUTES ? 1 : 0, array_keys($kinds, SegmentKind::Water, true));
-            self::assertCount(count($day->items), array_keys($kinds, SegmentKind::Explain, true));
+            $read = array_filter($worked->segments, static fn (Segment $one): bool => $one->kind === SegmentKind::Explain);
+            $pauses = array_map(static fn (Segment $one): float => $one->seconds, array_values($read));
+            self::assertSame([0.0, ...array_fill(0, count($day->items) - 1, 30.0)], $pauses, 'The first is read before the start.');
             foreach ($worked->asks() as $i => $asks) {
                 $sides = array_map(static fn (Owed $one): string => "{$one->item} {$one->side}", $asks);
                 self::assertSame(array_unique($sides), $sides, 'One number a foot.');
@@ -254,6 +266,25 @@ final class RoutineTest extends TestCase
                 self::assertSame($hasBall, $worked->worked[$i]->touches[7]->contacts() > 0.0, $day->items[$i]->drill->slug);
             }
         }
+    }
+
+    /** A hallway, squares of 2 and 5 m, a lane of ten yards: common practice, no source. */
+    public function test_rooms_are_as_large_as_they_are_said_to_be(): void
+    {
+        self::assertSame(
+            [[1200, 4000], [2000, 2000], [5000, 5000], [3000, 9144]],
+            array_map(static fn (HomeSpace $one): array => $one->millimetres(), HomeSpace::cases()),
+        );
+    }
+
+    /** A wall in a quiet house is one that gives: from a couch the ball comes back without a word from beneath. */
+    public function test_quietly_a_couch_does_and_a_wall_does_not(): void
+    {
+        $wanted = new HomeNeeds(wanted: ['couch-ten-good']);
+        $left = fn (HomeWall $wall): array => self::routine(HomePlace::of(10, 3, HomeSpace::Square, $wall, isQuiet: true), $wanted)->left;
+        self::assertSame([], $left(HomeWall::Couch));
+        self::assertSame(['Short wall or couch, ten good ones'], $left(HomeWall::Wall));
+        self::assertSame(['Short wall or couch, ten good ones'], $left(HomeWall::None));
     }
 
     /** Shooting needs more room than there is at home, and is none of it. */
