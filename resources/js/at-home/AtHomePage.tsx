@@ -19,12 +19,15 @@ type State =
   | { is: 'closed'; why: string }
   | { is: 'away'; why: string };
 
+const codeLength = 16;
+const lengthFault = (length: number): string => `The code has sixteen letters and digits; here are ${length}.`;
 const codeOfAddress = (): string => plainCode(decodeURIComponent(location.hash.slice(1)));
 
 function firstState(): State {
   const code = codeOfAddress();
-  if (code !== '') keepCode(code);
-  if (!keptCode()) return { is: 'asking', fault: '' };
+  // An address that was cut off on the way opens nothing, and takes nothing of what is here away.
+  if (code.length === codeLength) keepCode(code);
+  if (!keptCode()) return { is: 'asking', fault: code === '' ? '' : lengthFault(code.length) };
   const kept = keptPage();
   return kept?.isOwn ? { is: 'open', page: kept.page, isHeld: true } : { is: 'opening' };
 }
@@ -149,8 +152,8 @@ function AskForCode({ fault }: { fault: string }) {
       onSubmit={(event) => {
         event.preventDefault();
         const plain = plainCode(code);
-        if (plain.length !== 16) {
-          setOwn(`The code has sixteen letters and digits; here are ${plain.length}.`);
+        if (plain.length !== codeLength) {
+          setOwn(lengthFault(plain.length));
           return;
         }
         location.hash = plain;

@@ -1,5 +1,6 @@
 import { useId, useState, useSyncExternalStore } from 'react';
 import type { Felt, HomeAsk, HomeItem } from '../shared/api/homeSchemas';
+import { bestCheck } from '../kernel/bestCheck';
 import { isLikelySlip } from '../kernel/slip';
 import { lineWords, mark, sideWords, type FootWording } from '../shared/lib/format';
 import { Button } from '../shared/ui/Button';
@@ -54,7 +55,7 @@ export function WriteDown({ item, wording, today, timed = {}, onWriting }: Write
       refusal: '',
     });
     void sendAll();
-    const best = numbers.find(({ ask, value }) => ask.best !== null && (ask.line.better === 'higher' ? value > ask.best : value < ask.best));
+    const best = numbers.find(({ ask, value }) => bestCheck(ask.line.better, ask.best, value) === 'record');
     setSaid(best ? `${mark(best.value, best.ask.line.step)} is your best so far!` : 'Written down.');
     setTexts({});
     setFelt(null);
