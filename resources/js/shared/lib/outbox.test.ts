@@ -131,8 +131,11 @@ describe('the outbox', () => {
     sendMarks.mockImplementation(offline);
     for (const [i, one] of marks.entries()) await enterMark(`s${i}`, one, { label: `row ${i}` });
     await flushMarks();
+    expect(outboxState().stumbles).toBe(0);
     sendMarks.mockReset().mockImplementation(stumble);
     await flushMarks();
+    // Whoever shows the list reads it anew: as many may wait as before.
+    expect(outboxState()).toMatchObject({ unsent: 1, stumbles: 1 });
     expect(await waitingLines()).toMatchObject([{ label: 'row 1', held: 'Something broke on our side. It has been noted as abc123.', isRefused: false }]);
     sendMarks.mockClear();
     await flushMarks();

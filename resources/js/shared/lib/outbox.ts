@@ -118,13 +118,15 @@ export interface OutboxState {
   unsent: number;
   /** Of these, such as the server will not take as they are. */
   refused: number;
+  /** How often the server could not take one of them, all together: what holds it is told anew each time. */
+  stumbles: number;
   /** Of other accounts on this device. */
   ofOthers: number;
   /** Such as only this page keeps, because the device's store will not. */
   unkept: number;
   isSignedOut: boolean;
 }
-let state: OutboxState = { unsent: 0, refused: 0, ofOthers: 0, unkept: 0, isSignedOut: false };
+let state: OutboxState = { unsent: 0, refused: 0, stumbles: 0, ofOthers: 0, unkept: 0, isSignedOut: false };
 let accountId: number | undefined;
 const listeners = new Set<() => void>();
 
@@ -138,6 +140,7 @@ async function recount(): Promise<void> {
   update({
     unsent: mine.length,
     refused: mine.filter((one) => one.isRefused).length,
+    stumbles: mine.reduce((sum, one) => sum + (one.tries ?? 0), 0),
     ofOthers: all.length - mine.length,
     unkept: unkept(),
   });
