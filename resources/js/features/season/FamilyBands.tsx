@@ -126,13 +126,7 @@ function Band({ family, weeks, fullest, at }: BandProps) {
       {family.isStale && (
         <>
           <line x1={staleFrom} x2={width} y1={middle} y2={middle} stroke="var(--warning)" strokeWidth="2" strokeDasharray="7 4" />
-          <text
-            x={isLate ? width - 4 : staleFrom + 4}
-            y={middle - 8}
-            textAnchor={isLate ? 'end' : 'start'}
-            fontSize="15"
-            fill="var(--warning)"
-          >
+          <text x={isLate ? width - 4 : staleFrom + 4} y={middle - 8} textAnchor={isLate ? 'end' : 'start'} fontSize="15" fill="var(--warning)">
             not met for {family.daysAgo} days
           </text>
         </>
