@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Home;
 
+use App\Actions\Record\LoadColumns;
 use App\Actions\Record\ProjectLedger;
 use App\Actions\Record\TakeMarks;
 use App\Auth\AuditTrail;
@@ -120,21 +121,14 @@ final class AnswerPractice
             $this->ledger->keepAtHome($session, $player, $item, $worked[$i]);
         }
         $all = Tally::sum(array_map(static fn ($block): Tally => $block->touches[$player->id], $worked));
-        $load = SessionLoad::of($all, $player->strong_foot, 0.0);
+        $columns = LoadColumns::of(SessionLoad::of($all, $player->strong_foot));
         DB::table('session_loads')->upsert([[
             'club_id' => $player->club_id,
             'training_session_id' => $session->id,
             'player_id' => $player->id,
-            'method' => SessionLoad::METHOD,
-            'touches' => $load->touches,
-            'footed_touches' => $load->footedTouches,
-            'weaker_touches' => $load->weakerTouches,
-            'strikes' => $load->strikes,
-            'headers' => $load->headers,
-            'heading_minutes' => $load->headingMinutes,
             'keeper_turns' => 0,
             'server_turns' => 0,
-        ]], ['training_session_id', 'player_id'], ['touches', 'footed_touches', 'weaker_touches', 'strikes', 'headers']);
+        ] + $columns], ['training_session_id', 'player_id'], array_keys($columns));
     }
 
     /**

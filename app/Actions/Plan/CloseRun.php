@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Record\LoadColumns;
 use App\Actions\Record\ProjectLedger;
 use App\Models\Player;
 use App\Models\TrainingSession;
@@ -166,16 +167,9 @@ final class CloseRun
             $load = SessionLoad::of($tally, $strong->get($player) ?? StrongFoot::Both, $heading[$player] ?? 0.0);
             $rows[] = $ids + [
                 'player_id' => $player,
-                'method' => SessionLoad::METHOD,
-                'touches' => $load->touches,
-                'footed_touches' => $load->footedTouches,
-                'weaker_touches' => $load->weakerTouches,
-                'strikes' => $load->strikes,
-                'headers' => $load->headers,
-                'heading_minutes' => $load->headingMinutes,
                 'keeper_turns' => $duties[DutyKind::Keeper->value][$player] ?? 0,
                 'server_turns' => $duties[DutyKind::Server->value][$player] ?? 0,
-            ];
+            ] + LoadColumns::of($load);
         }
 
         return $rows;

@@ -6,7 +6,7 @@ import { lineWords, mark, sideWords, type FootWording } from '../shared/lib/form
 import { Button } from '../shared/ui/Button';
 import { readNumber, runsOf } from '../shared/lib/homeNumbers';
 import { sendAll } from './sending';
-import { entries, keepEntry, keptCode, onEntries } from './store';
+import { entries, keepDraft, keepEntry, keptCode, keptDraft, onEntries } from './store';
 
 interface WriteDownProps {
   item: HomeItem;
@@ -29,7 +29,8 @@ export function WriteDown({ item, wording, today, timed = {}, onWriting }: Write
   const code = keptCode() ?? '';
   const written = useSyncExternalStore(onEntries, entries).filter((one) => one.code === code && one.drill === item.drill && one.on === today);
   const [isMore, setMore] = useState(false);
-  const [texts, setTexts] = useState<Record<string, string>>({});
+  const draft = `${today} ${item.drill}`;
+  const [texts, setTexts] = useState(() => keptDraft(draft));
   const [felt, setFelt] = useState<Felt | null>(null);
   const [doubt, setDoubt] = useState('');
   const [said, setSaid] = useState('');
@@ -58,6 +59,7 @@ export function WriteDown({ item, wording, today, timed = {}, onWriting }: Write
     const best = numbers.find(({ ask, value }) => bestCheck(ask.line.better, ask.best, value) === 'record');
     setSaid(best ? `${mark(best.value, best.ask.line.step)} is your best so far!` : 'Written down.');
     setTexts({});
+    keepDraft(undefined);
     setFelt(null);
     setDoubt('');
     setMore(false);
@@ -94,7 +96,9 @@ export function WriteDown({ item, wording, today, timed = {}, onWriting }: Write
           onText={(text) => {
             setSaid('');
             setDoubt('');
-            setTexts((before) => ({ ...before, [ask.line.key]: text }));
+            const next = { ...texts, [ask.line.key]: text };
+            setTexts(next);
+            keepDraft({ of: draft, texts: next });
           }}
         />
       ))}

@@ -31,10 +31,13 @@ describe('what a phone at home keeps', () => {
     store.keepCode('AAAA');
     store.keepPage(page);
     store.keepEntry(entry('1'));
+    store.keepDraft({ of: '2026-03-10 sole-taps', texts: { key: '4' } });
     store.keepCode('AAAA');
+    expect([store.keptDraft('2026-03-10 sole-taps'), store.keptDraft('2026-03-11 sole-taps')]).toEqual([{ key: '4' }, {}]);
     expect(store.keptPage()).toEqual({ isOwn: true, page });
     store.keepCode('BBBB');
     expect(store.keptPage()).toBeUndefined();
+    expect(store.keptDraft('2026-03-10 sole-taps')).toEqual({});
     expect(JSON.stringify(localStorage)).not.toContain('Yui');
     const again = await loaded();
     expect(again.keptCode()).toBe('BBBB');

@@ -21,7 +21,7 @@ export interface Entry {
   refusal: string;
 }
 
-const names = { code: 'home-code', page: 'home-page', phone: 'home-phone', run: 'home-run' };
+const names = { code: 'home-code', page: 'home-page', phone: 'home-phone', run: 'home-run', draft: 'home-draft' };
 const entryName = (uuid: string) => `home-entry ${uuid}`;
 /** Sent ones are shown for so long. */
 const shownDays = 10;
@@ -36,6 +36,7 @@ export function keepCode(code: string): void {
   if (keptCode() === code) return;
   note(names.page, undefined);
   note(names.run, undefined);
+  note(names.draft, undefined);
   note(names.code, code);
 }
 
@@ -54,6 +55,18 @@ export function keptPage(): { isOwn: true; page: AtHome } | { isOwn: false; page
 
 export const keepRun = (run: unknown): void => note(names.run, run === undefined ? undefined : JSON.stringify(run));
 export const keptRun = (): unknown => parsed(noted(names.run));
+
+/** What is being typed of one thing on one day, by record line. */
+interface Draft {
+  of: string;
+  texts: Record<string, string>;
+}
+const isDraft = (draft: unknown): draft is Draft => typeof draft === 'object' && draft !== null && 'of' in draft && 'texts' in draft;
+export const keepDraft = (draft: Draft | undefined): void => note(names.draft, draft && JSON.stringify(draft));
+export function keptDraft(of: string): Record<string, string> {
+  const draft = parsed(noted(names.draft));
+  return isDraft(draft) && draft.of === of ? draft.texts : {};
+}
 
 /** Tells two phones apart, and says nothing else of this one. */
 export function phone(): string {
