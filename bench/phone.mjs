@@ -2,7 +2,9 @@
  * First and later visits as on a phone: the processor slowed four times, 1.6 Mb/s and 150 ms, by the browser's own emulation, beside an
  * empty page with the same libraries in the same run. Called by ./sparrow bench. $1: the address of the server, $2: "short" for one go.
  */
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { chromium } from 'playwright';
 
 const [, , address, how] = process.argv;
@@ -11,11 +13,23 @@ const manifest = JSON.parse(readFileSync('public/build/manifest.json', 'utf8'));
 const empty = `<!doctype html><div id="root"></div><script type="module" src="/build/${manifest['resources/js/bench/empty.tsx'].file}"></script>`;
 const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
 
-const browser = await chromium.launch({ executablePath: process.env.SPARROW_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const run = { executablePath: process.env.SPARROW_CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] };
+const held = { viewport: { width: 390, height: 844 }, baseURL: address };
+const browser = await chromium.launch(run);
 
 /** A phone of its own, signed in, with nothing kept. */
-async function phone(serviceWorkers) {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address, serviceWorkers });
+const phone = async () => signedIn(await browser.newContext({ ...held, serviceWorkers: 'block' }));
+
+/** A phone that is come back to: with a profile on disk as real ones have, for a private window keeps no compiled script. */
+async function keeping(use) {
+  const folder = mkdtempSync(join(tmpdir(), 'phone-'));
+  const context = await chromium.launchPersistentContext(folder, { ...run, ...held, serviceWorkers: 'allow' });
+  await use(context);
+  await context.close();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function signedIn(context) {
   await context.request.get('/api/v1/pulse');
   const { cookies } = await context.storageState();
   const token = decodeURIComponent(cookies.find(({ name }) => name === 'XSRF-TOKEN').value);
@@ -57,32 +71,32 @@ async function linkOf(context) {
 
 const times = { empty: [], today: [], plan: [], later: [], run: [], home: [], homeOffline: [], player: [], chart: [] };
 let link = '';
-let run = '';
+let runPath = '';
 for (let round = 0; round < rounds; round++) {
   for (const [name, path, seen] of [
     ['empty', '/empty', nothing],
     ['today', '/today', order],
     ['plan', '/plan', totals],
   ]) {
-    const context = await phone('block');
+    const context = await phone();
     times[name].push(await visit(await slowed(context), path, seen));
     await context.close();
   }
   if (link === '') {
-    const coachs = await phone('block');
+    const coachs = await phone();
     link = await linkOf(coachs);
     await coachs.close();
   }
-  const child = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: address, serviceWorkers: 'allow' });
-  const first = await slowed(child);
-  times.home.push(await visit(first, link, exercise));
-  await first.waitForFunction(async () => (await navigator.serviceWorker.getRegistration('/at-home/'))?.active, undefined, { timeout: 60_000 });
-  await first.close();
-  await child.setOffline(true);
-  times.homeOffline.push(await visit(await slowed(child, true), '/at-home/', exercise));
-  await child.close();
+  await keeping(async (child) => {
+    const first = await slowed(child);
+    times.home.push(await visit(first, link, exercise));
+    await first.waitForFunction(async () => (await navigator.serviceWorker.getRegistration('/at-home/'))?.active, undefined, { timeout: 60_000 });
+    await first.close();
+    await child.setOffline(true);
+    times.homeOffline.push(await visit(await slowed(child, true), '/at-home/', exercise));
+  });
   // At a desk: a player's page, and a chart of it.
-  const desk = await phone('block');
+  const desk = await phone();
   const sheet = await desk.newPage();
   await sheet.goto('/squad');
   await sheet.getByRole('rowheader').or(sheet.getByRole('heading', { level: 1 })).first().waitFor();
@@ -92,23 +106,24 @@ for (let round = 0; round < rounds; round++) {
   await sheet.locator('.folded > li').first().getByRole('img').last().waitFor({ timeout: 60_000 });
   times.chart.push(performance.now() - opened);
   await desk.close();
-  const context = await phone('allow');
-  const page = await context.newPage();
-  await page.goto('/today');
-  await order(page).waitFor();
-  run ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
-  // Not by the worker's promise alone: it waits for ever where none can be installed.
-  await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active, undefined, { timeout: 60_000 });
-  await page.reload();
-  await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
-  // Once by hand, so that all of it is held.
-  await page.goto(run);
-  await start(page).waitFor();
-  await page.close();
-  times.later.push(await visit(await slowed(context), '/today', order));
-  await context.setOffline(true);
-  times.run.push(await visit(await slowed(context, true), run, start));
-  await context.close();
+  await keeping(async (context) => {
+    await signedIn(context);
+    const page = await context.newPage();
+    await page.goto('/today');
+    await order(page).waitFor();
+    runPath ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
+    // Not by the worker's promise alone: it waits for ever where none can be installed.
+    await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active, undefined, { timeout: 60_000 });
+    await page.reload();
+    await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
+    // Once by hand, so that all of it is held.
+    await page.goto(runPath);
+    await start(page).waitFor();
+    await page.close();
+    times.later.push(await visit(await slowed(context), '/today', order));
+    await context.setOffline(true);
+    times.run.push(await visit(await slowed(context, true), runPath, start));
+  });
 }
 await browser.close();
 

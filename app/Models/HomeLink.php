@@ -30,6 +30,9 @@ class HomeLink extends Model implements Authenticatable
 
     public const WEEKS = 12;
 
+    /** Before it runs out, the family and the coach are told. */
+    private const SOON_DAYS = 14;
+
     protected $fillable = ['player_id', 'nonce', 'token_hash', 'expires_at_utc', 'opened_by'];
 
     /** @return array<string, string> */
@@ -47,5 +50,10 @@ class HomeLink extends Model implements Authenticatable
     public function isOpen(): bool
     {
         return $this->expires_at_utc->isFuture();
+    }
+
+    public function endsSoon(): bool
+    {
+        return $this->expires_at_utc->lessThan(now('UTC')->addDays(self::SOON_DAYS));
     }
 }

@@ -68,10 +68,16 @@ final class HomeTest extends FeatureTestCase
         $this->atHome(substr($this->code, 0, -1).($this->code[-1] === 'A' ? 'B' : 'A'))
             ->assertUnauthorized()->assertJsonPath('code', 'link-closed');
         $path = "/api/v1/players/{$this->players[0]->id}/home-link";
+        $this->atHome()->assertJsonPath('endsSoon', false);
         $this->travel(80)->days();
+        // Both are told in time.
+        $this->atHome()->assertOk()->assertJsonPath('endsSoon', true);
+        $this->actingAs($this->coach);
+        self::assertTrue($this->home()['players'][0]['link']['endsSoon']);
         // Kept open: the same link for twelve weeks more.
         $again = $this->actingAs($this->coach)->putJson($path)->assertOk();
         self::assertSame($this->code, $again->json('link.code'));
+        $this->atHome()->assertJsonPath('endsSoon', false);
         $this->travel(85)->days();
         $this->atHome()->assertUnauthorized();
         $anew = $this->actingAs($this->coach)->putJson($path)->assertOk()->json('link.code');

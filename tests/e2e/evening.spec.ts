@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addDrill, keepChanges, newSession, phone, runLink, runUntil, signedIn } from './support';
+import { addDrill, keepChanges, lead, linkOf, newSession, opened, phone, phoneAtHome, runLink, runUntil, signedIn, write } from './support';
 
 interface Counted {
   left: number;
@@ -7,9 +7,9 @@ interface Counted {
 }
 
 /** What each of the squad has counted with each foot so far, by name. */
-async function countedOf(page: Page): Promise<Record<string, Counted>> {
+async function countedOf(page: Page, squadId?: number): Promise<Record<string, Counted>> {
   const { squads } = (await (await page.request.get('/api/v1/me')).json()) as { squads: { id: number }[] };
-  const { players } = (await (await page.request.get(`/api/v1/squads/${squads[0]?.id ?? 0}`)).json()) as { players: { id: number; name: string }[] };
+  const { players } = (await (await page.request.get(`/api/v1/squads/${squadId ?? squads[0]?.id ?? 0}`)).json()) as { players: { id: number; name: string }[] };
   const counted: Record<string, Counted> = {};
   for (const { id, name } of players) {
     const { touches } = (await (await page.request.get(`/api/v1/players/${id}`)).json()) as { touches: { counted: Counted } };
@@ -57,4 +57,49 @@ for (const size of [1, 2, 7, 14])
         );
       })
       .toEqual(Object.fromEntries(names.map((name, i) => [name, [20 + i, 20 + i]])));
+  });
+
+// The round home and back: one press for the weeks, one for the pages, each on a phone of their own without a network, one press to confirm.
+for (const size of [1, 2, 7, 14])
+  test(`@slow a day at home with ${size}: kept, practised, sent, confirmed, and found again in the season`, async ({ page, browser, baseURL }) => {
+    await signedIn(page, lead);
+    const { id } = (await (await write(page, 'club/squads', { name: `At home with ${size}`, ageGroup: 'U11' })).json()) as { id: number };
+    const names = Array.from({ length: size }, (_, i) => `Bib ${i + 1}`);
+    for (const name of names) expect((await write(page, `squads/${id}/players`, { name, strongFoot: 'R' })).ok()).toBe(true);
+    await page.addInitScript((squad) => localStorage.setItem('squad', String(squad)), id);
+    await page.goto('/squad/home');
+    await page.getByRole('button', { name: 'A week for everybody' }).click();
+    await page.getByRole('button', { name: 'Make and keep the weeks' }).click();
+    await page.getByRole('button', { name: 'Open pages' }).click();
+    const players = size === 1 ? '1 player' : `${size} players`;
+    await expect(page.getByText(`${players} of ${size} with a week, ${size} with an open page.`)).toBeVisible();
+
+    const practised: Record<string, Counted> = {};
+    for (const [i, name] of names.entries()) {
+      const link = await linkOf(page, name);
+      // One drill is the coach's own wish.
+      await page.getByLabel('Choose a drill for the week').selectOption({ label: 'Sole taps' });
+      await page.getByRole('button', { name: 'Keep this week' }).click();
+      await expect(page.getByText(/This is the week kept on/)).toBeVisible();
+      const home = await phoneAtHome(browser, baseURL);
+      await home.page.goto(link);
+      await expect(home.page.getByRole('button', { name: 'Start the timer' })).toBeVisible();
+      await home.context.setOffline(true);
+      const card = await opened(home.page, 'Sole taps');
+      practised[name] = { left: 20 + i, right: 20 + i };
+      await card.getByRole('textbox').fill(String(20 + i));
+      await card.getByRole('button', { name: 'Write down' }).click();
+      await expect(home.page.getByText('1 kept here, not sent yet')).toBeVisible();
+      await home.context.setOffline(false);
+      await expect(home.page.getByText('All sent')).toBeVisible();
+      await home.context.close();
+    }
+
+    await page.goto('/squad/home');
+    const waiting = page.getByRole('region', { name: 'From home' });
+    await expect(waiting.getByRole('listitem')).toHaveCount(size);
+    await waiting.getByRole('button', { name: size === 1 ? 'Confirm' : `Confirm all ${size}`, exact: true }).click();
+    await expect(page.getByText('Nothing from home waits for your word.')).toBeVisible();
+    // A rep is a touch with either foot.
+    await expect.poll(() => countedOf(page, id)).toMatchObject(practised);
   });

@@ -1,36 +1,10 @@
-import { expect, test, type Browser, type Locator, type Page } from '@playwright/test';
-import { expectAccessible, phone, signIn, violations } from './support';
+import { expect, test } from '@playwright/test';
+import { expectAccessible, linkOf, opened, phoneAtHome, signIn, violations } from './support';
 
 const today = () => {
   const now = new Date();
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };
-
-/** The link of a player's page, as the coach copies it. */
-async function linkOf(page: Page, name: string): Promise<string> {
-  await page.goto('/squad/home');
-  await page.getByRole('link', { name, exact: true }).click();
-  const open = page.getByRole('button', { name: `Open a page for ${name}` });
-  const code = page.getByRole('region', { name: `${name}'s page` }).locator('.num');
-  await expect(open.or(code)).toBeVisible();
-  if (await open.isVisible()) await open.click();
-  await expect(code).toHaveText(/^[0-9A-Z]{4}(-[0-9A-Z]{4}){3}$/);
-  return `/at-home/#${await code.innerText()}`;
-}
-
-/** A phone at home: no account, no cookie, its own store. */
-async function phoneAtHome(browser: Browser, baseURL: string | undefined, serviceWorkers: 'allow' | 'block' = 'block') {
-  const context = await browser.newContext({ baseURL: baseURL ?? '', viewport: phone, serviceWorkers });
-  return { context, page: await context.newPage() };
-}
-
-/** What is next stands open; anything else is opened by hand. */
-async function opened(page: Page, name: string): Promise<Locator> {
-  const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: new RegExp(name) }) });
-  const button = card.getByRole('heading').getByRole('button');
-  if ((await button.getAttribute('aria-expanded')) === 'false') await button.click();
-  return card;
-}
 
 test('a week for everybody, practised at home, comes back and counts once the coach says so', async ({ page, browser, baseURL }) => {
   await signIn(page);

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type Locator, type Page } from '@playwright/test';
 
 export const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
 export const assistant = { email: 'assistant@heron-quay.example', password: 'salt-marsh-42' };
@@ -20,7 +20,7 @@ export async function token(page: Page): Promise<string> {
   return decodeURIComponent(cookies.find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '');
 }
 
-const write = async (page: Page, path: string, data: object) =>
+export const write = async (page: Page, path: string, data: object) =>
   page.request.post(`/api/v1/${path}`, { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': await token(page) } });
 
 /** Signed in without the form, which has tests of its own; no page is opened. */
@@ -120,4 +120,30 @@ export async function runUntil(page: Page, heading: RegExp): Promise<void> {
       .click();
   }
   throw new Error(`The run never came to ${String(heading)}.`);
+}
+
+/** The link of a player's page, as the coach copies it. */
+export async function linkOf(page: Page, name: string): Promise<string> {
+  await page.goto('/squad/home');
+  await page.getByRole('link', { name, exact: true }).click();
+  const open = page.getByRole('button', { name: `Open a page for ${name}` });
+  const code = page.getByRole('region', { name: `${name}'s page` }).locator('.num');
+  await expect(open.or(code)).toBeVisible();
+  if (await open.isVisible()) await open.click();
+  await expect(code).toHaveText(/^[0-9A-Z]{4}(-[0-9A-Z]{4}){3}$/);
+  return `/at-home/#${await code.innerText()}`;
+}
+
+/** A phone at home: no account, no cookie, its own store. */
+export async function phoneAtHome(browser: Browser, baseURL: string | undefined, serviceWorkers: 'allow' | 'block' = 'block') {
+  const context = await browser.newContext({ baseURL: baseURL ?? '', viewport: phone, serviceWorkers });
+  return { context, page: await context.newPage() };
+}
+
+/** What is next stands open; anything else is opened by hand. */
+export async function opened(page: Page, name: string): Promise<Locator> {
+  const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: new RegExp(name) }) });
+  const button = card.getByRole('heading').getByRole('button');
+  if ((await button.getAttribute('aria-expanded')) === 'false') await button.click();
+  return card;
 }

@@ -23,7 +23,7 @@ use FleetSparrow\Core\Shared\LengthUnit;
 ])]
 #[Shape('HomeStreak', ['days' => 'int', 'inAll' => 'int'])]
 #[Shape('AtHome', [
-    'name' => 'string', 'today' => 'date', 'until' => 'date', 'keptOn' => 'date?', 'nextDay' => 'int', 'days' => 'HomeDay[]',
+    'name' => 'string', 'today' => 'date', 'until' => 'date', 'endsSoon' => 'bool', 'keptOn' => 'date?', 'nextDay' => 'int', 'days' => 'HomeDay[]',
     'drills' => 'HomeDrill[]', 'practised' => 'date[]', 'streak' => 'HomeStreak', 'footWording' => "'other'|'weaker'",
 ])]
 final class AtHomeResource
@@ -51,6 +51,7 @@ final class AtHomeResource
             'name' => $link->player->name,
             'today' => $today->iso(),
             'until' => $day->on($link->expires_at_utc)->iso(),
+            'endsSoon' => $link->endsSoon(),
             'keptOn' => $week?->kept->on,
             'nextDay' => self::nextDay($days, SeasonWeek::startOf($today, $day->weekStartsOn), $today, count($week->days ?? [])),
             'days' => $week === null ? [] : HomeWeekResource::of($week, $squad->length_unit),

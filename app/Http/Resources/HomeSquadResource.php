@@ -17,7 +17,7 @@ use FleetSparrow\Core\Home\RoutineItem;
 use FleetSparrow\Core\Shared\CalendarDate;
 
 #[Shape('HomeKept', ['on' => 'date', 'days' => 'int', 'minutes' => 'number', 'drills' => 'string[]'])]
-#[Shape('HomeOpen', ['until' => 'date', 'seenOn' => 'date?'])]
+#[Shape('HomeOpen', ['until' => 'date', 'endsSoon' => 'bool', 'seenOn' => 'date?'])]
 #[Shape('HomePlayer', [
     'id' => 'int', 'name' => 'string', 'kept' => 'HomeKept?', 'link' => 'HomeOpen?', 'practised' => 'date[]', 'streak' => 'HomeStreak',
 ])]
@@ -73,6 +73,7 @@ final class HomeSquadResource
             ],
             'link' => $link === null || ! $link->isOpen() ? null : [
                 'until' => $day->on($link->expires_at_utc)->iso(),
+                'endsSoon' => $link->endsSoon(),
                 'seenOn' => $link->seen_on?->format('Y-m-d'),
             ],
             'practised' => array_map(static fn (CalendarDate $on): string => $on->iso(), array_values(array_filter(

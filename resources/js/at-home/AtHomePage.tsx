@@ -131,6 +131,7 @@ function Open({ page, isHeld }: { page: AtHome; isHeld: boolean }) {
   return (
     <>
       {isHeld && <p className="quiet">Without a network: this is how your page was on {shortDay(page.today)}.</p>}
+      {page.endsSoon && <p className="warn">This page is open until {shortDay(page.until)}. Ask your coach to keep it open; the link stays the same.</p>}
       {page.days.length === 0 ? (
         <p className="warn">There is no week for you yet. Your coach can make one; then it is here.</p>
       ) : (

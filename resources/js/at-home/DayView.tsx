@@ -1,4 +1,4 @@
-import { useState, useSyncExternalStore } from 'react';
+import { useDeferredValue, useState, useSyncExternalStore } from 'react';
 import type { AtHome, HomeDay, HomeDrill, HomeItem } from '../shared/api/homeSchemas';
 import { doseWords } from '../shared/lib/doseWords';
 import { localNow, mark, type FootWording } from '../shared/lib/format';
@@ -18,9 +18,11 @@ export function DayView({ page }: { page: AtHome }) {
   const today = localNow().slice(0, 10);
   const code = keptCode() ?? '';
   const day = page.days.find((one) => one.number === number) ?? page.days[0];
-  if (!day) return null;
   const isWritten = (item: HomeItem) => all.some((one) => one.code === code && one.drill === item.drill && one.on === today);
-  const next = day.items.find((item) => !isWritten(item));
+  const next = day?.items.find((item) => !isWritten(item));
+  // The day and its button stand first; the long card follows.
+  const opened = useDeferredValue(next, undefined);
+  if (!day) return null;
   if (isTimed) return <Timer page={page} day={day} today={today} onEnd={() => setTimed(false)} />;
   return (
     <>
@@ -47,7 +49,7 @@ export function DayView({ page }: { page: AtHome }) {
             drill={page.drills.find((one) => one.slug === item.drill)}
             wording={page.footWording}
             isWritten={isWritten(item)}
-            isNext={item === next}
+            isNext={item === opened}
             today={today}
           />
         ))}

@@ -15,6 +15,10 @@ const { style } = document.documentElement;
 for (const [colour, value] of Object.entries<string>({ ...tokens[isDark ? 'dusk' : 'paper'] })) style.setProperty(`--${colour}`, value);
 style.colorScheme = isDark ? 'dark' : 'light';
 
+// Asked for before the first drawing, so that it is not laid out twice.
+for (const font of ['400 1em "Atkinson Hyperlegible Next"', '700 1em "Atkinson Hyperlegible Next"', '800 1em "Sofia Sans Condensed"'])
+  void document.fonts.load(font).catch(() => undefined);
+
 const root = document.getElementById('root');
 if (root)
   createRoot(root).render(

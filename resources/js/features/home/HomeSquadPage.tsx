@@ -34,6 +34,7 @@ export function HomeSquadPage() {
   const { data } = home;
   const mayPlan = squad !== undefined && squad.role !== 'assistant';
   const kept = data.players.filter((one) => one.kept).length;
+  const ending = data.players.filter((one) => one.link?.endsSoon).map((one) => one.name);
   return (
     <>
       <div className="head">
@@ -67,6 +68,11 @@ export function HomeSquadPage() {
         {open.isError && (
           <p className="notice" role="alert">
             {open.error.message}
+          </p>
+        )}
+        {ending.length > 0 && (
+          <p className="warn">
+            Soon to run out: the {ending.length === 1 ? 'page' : 'pages'} of {ending.join(', ')}. Open pages again: links and codes stay as they are.
           </p>
         )}
         {isMaking && <MakeWeeks squadId={squadId} onMade={() => setMaking(false)} />}

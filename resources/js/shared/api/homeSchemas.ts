@@ -55,6 +55,7 @@ export const atHome = z.object({
   name: z.string(),
   today: z.string(),
   until: z.string(),
+  endsSoon: z.boolean(),
   keptOn: z.string().nullable(),
   /** Which day of the week at home comes next. */
   nextDay: z.number(),
@@ -85,7 +86,7 @@ export const homeSquad = z.object({
       id: z.number(),
       name: z.string(),
       kept: z.object({ on: z.string(), days: z.number(), minutes: z.number(), drills: z.array(z.string()) }).nullable(),
-      link: z.object({ until: z.string(), seenOn: z.string().nullable() }).nullable(),
+      link: z.object({ until: z.string(), endsSoon: z.boolean(), seenOn: z.string().nullable() }).nullable(),
       practised: z.array(z.string()),
       streak,
     }),

@@ -1760,6 +1760,7 @@ export interface components {
             today: string;
             /** Format: date */
             until: string;
+            endsSoon: boolean;
             /** Format: date */
             keptOn: string | null;
             nextDay: number;
@@ -2248,6 +2249,7 @@ export interface components {
         HomeOpen: {
             /** Format: date */
             until: string;
+            endsSoon: boolean;
             /** Format: date */
             seenOn: string | null;
         };
