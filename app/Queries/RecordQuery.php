@@ -19,12 +19,13 @@ use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\StrongFoot;
 use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** Reads the line days of some players into the core's line readings: four queries at most, whatever their number. */
 final class RecordQuery
 {
-    /** @var array<string, RecordLine> */
+    /** @var array<string, RecordLine> what was read of them, by key */
     private array $lines = [];
 
     public function __construct(private readonly SquadHistory $history)
@@ -42,10 +43,11 @@ final class RecordQuery
         $own = Player::query()->whereKey($playerIds)->select('id');
         $rows = DB::table('line_days')->whereIn('player_id', clone $own)
             ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', $of->days()))
-            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))->orderBy('on_day')
-            ->get(['player_id', 'line_key', 'on_day', 'best', 'median', 'tries', 'open_tries']);
+            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))
+            // As they lie in the table, one at a time: of a season there are tens of thousands.
+            ->orderBy('player_id')->orderBy('line_key')->orderBy('on_day')
+            ->select(['player_id', 'line_key', 'on_day', 'best', 'median', 'tries', 'open_tries'])->cursor();
         $before = $span === null ? [] : $this->before($own, $span);
-        $this->lines = $this->named(array_values(array_unique($rows->pluck('line_key')->all()))) + $this->lines;
         // Everybody's days are the same few.
         [$days, $open, $dates] = [[], [], []];
         foreach ($rows as $row) {
@@ -64,6 +66,7 @@ final class RecordQuery
                 );
             }
         }
+        $this->named(array_keys(array_merge([], ...array_values($days))));
         $readings = [];
         foreach ($days as $playerId => $lines) {
             foreach ($lines as $lineKey => $of) {
@@ -87,14 +90,20 @@ final class RecordQuery
      */
     public function named(array $keys): array
     {
-        $lines = RecordLine::query()->whereKey($keys)->get()->keyBy('line_key')->all();
-        $club = resolve(ClubContext::class)->clubId();
-        foreach (DB::table('club_line_names')->where('club_id', $club)->whereIn('line_key', $keys)->get() as $own) {
-            $lines[(string) $own->line_key]->drill_name = (string) $own->drill_name;
-            $lines[(string) $own->line_key]->drill_slug = (string) $own->drill_slug;
+        $asked = array_flip(array_map(strval(...), $keys));
+        $unknown = array_keys(array_diff_key($asked, $this->lines));
+        if ($unknown !== []) {
+            $club = resolve(ClubContext::class)->clubId();
+            $this->lines += RecordLine::query()->whereKey($unknown)
+                ->leftJoin('club_line_names as own', static fn (JoinClause $join) => $join
+                    ->on('own.line_key', '=', 'record_lines.line_key')->where('own.club_id', $club))
+                ->select('record_lines.*')
+                ->selectRaw('coalesce(own.drill_name, record_lines.drill_name) as drill_name')
+                ->selectRaw('coalesce(own.drill_slug, record_lines.drill_slug) as drill_slug')
+                ->get()->keyBy('line_key')->all();
         }
 
-        return $lines;
+        return array_intersect_key($this->lines, $asked);
     }
 
     /**
@@ -123,12 +132,12 @@ final class RecordQuery
     public function squadLines(Squad $squad, SeasonSpan $span): array
     {
         $kept = $this->history->remember($squad, "lines.{$span->key()}", fn (): array => array_map(
-            static fn (SquadLine $line): array => [$line->error->degrees, $line->error->squares, $line->worthwhile],
+            static fn (SquadLine $line): array => [$line->error->squares, $line->error->degrees, $line->worthwhile],
             $this->readSquadLines($squad, $span),
         ));
 
         return array_map(
-            static fn (array $one): SquadLine => SquadLine::ofFigures(TypicalError::ofSums($one[0] + 1, 0.0, $one[1]), $one[2]),
+            static fn (array $one): SquadLine => SquadLine::ofFigures(TypicalError::ofFigures($one[0], $one[1]), $one[2]),
             $kept,
         );
     }
@@ -136,27 +145,20 @@ final class RecordQuery
     /** @return array<string, SquadLine> by key */
     private function readSquadLines(Squad $squad, SeasonSpan $span): array
     {
-        $of = 'over (partition by player_id, line_key order by on_day)';
-        $days = DB::table('line_days')->whereNotNull('median')
-            ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
+        // A row a player and line: of a season there are tens of thousands of days, and only their medians are asked for.
+        $rows = DB::table('line_days')->whereNotNull('median')
+            ->whereIn('player_id', $squad->players->modelKeys())
             ->whereBetween('on_day', $span->days())
-            ->selectRaw("player_id, line_key, median, median - lag(median) {$of} as difference")
-            ->selectRaw('row_number() over (partition by player_id, line_key order by on_day desc) as place');
-        $rows = DB::query()->fromSub($days, 'days')->groupBy('line_key', 'player_id')
-            ->selectRaw('line_key, count(difference) as differences, sum(difference) as total, sum(difference * difference) as squares')
-            ->selectRaw('avg(case when place <= ? then median end) as mean', [SquadLine::DAYS])
-            ->get();
-        $players = [];
+            ->groupBy('player_id', 'line_key')
+            ->selectRaw('line_key, group_concat(median order by on_day) as medians')->get();
+        $values = [];
         foreach ($rows as $row) {
-            $players[(string) $row->line_key][] = [
-                'error' => TypicalError::ofSums((int) $row->differences, (float) $row->total, (float) $row->squares),
-                'mean' => (float) $row->mean,
-            ];
+            $values[(string) $row->line_key][] = array_map(floatval(...), explode(',', (string) $row->medians));
         }
 
         return array_map(
-            static fn (RecordLine $line): SquadLine => SquadLine::ofPlayers($players[$line->line_key] ?? [], $line->kind->step()),
-            $this->named(array_keys($players)),
+            static fn (RecordLine $line): SquadLine => SquadLine::ofValues($values[$line->line_key], $line->kind->step()),
+            $this->named(array_keys($values)),
         );
     }
 
@@ -171,7 +173,7 @@ final class RecordQuery
         return Twins::of($strong, array_map(static fn (RecordLine $line): array => [$line->withoutSide(), $line->side], $lines));
     }
 
-    /** @return array<string, RecordLine> the lines met by the last reading, by key */
+    /** @return array<string, RecordLine> the lines met so far, by key */
     public function lines(): array
     {
         return $this->lines;

@@ -23,7 +23,8 @@ use FleetSparrow\Core\Shared\LengthUnit;
 ])]
 #[Shape('HomeStreak', ['days' => 'int', 'inAll' => 'int'])]
 #[Shape('AtHome', [
-    'name' => 'string', 'today' => 'date', 'until' => 'date', 'endsSoon' => 'bool', 'keptOn' => 'date?', 'nextDay' => 'int', 'days' => 'HomeDay[]',
+    'name' => 'string', 'today' => 'date', 'until' => 'date', 'endsSoon' => 'bool',
+    'keptOn' => 'date?', 'nextDay' => 'int', 'days' => 'HomeDay[]',
     'drills' => 'HomeDrill[]', 'practised' => 'date[]', 'streak' => 'HomeStreak', 'footWording' => "'other'|'weaker'",
 ])]
 final class AtHomeResource

@@ -35,9 +35,7 @@ final readonly class Slope
     /** Whether the days do not fall and do not stand still, but climb: over nought for better. */
     public static function climbs(LineReading $line): bool
     {
-        $slope = TheilSen::slope(self::points($line)) ?? 0.0;
-
-        return $line->kind->better() === Better::Higher ? $slope > 0.0 : $slope < 0.0;
+        return TheilSen::sign(self::points($line)) === ($line->kind->better() === Better::Higher ? 1 : -1);
     }
 
     /** Null with fewer than two days. */

@@ -17,7 +17,7 @@ final readonly class SquadLine
     private const SHARE_OF_SPREAD = 0.2;
 
     /** A player's mean is of so many days, the latest. */
-    public const DAYS = 8;
+    private const DAYS = 8;
 
     /** @param  float|null  $worthwhile  the smallest worthwhile change, in the unit of the number; null with fewer than five players */
     private function __construct(public TypicalError $error, public ?float $worthwhile)
@@ -27,30 +27,28 @@ final readonly class SquadLine
     /** @param  list<LineReading>  $lines  of one task, a player each */
     public static function of(array $lines): self
     {
-        $error = TypicalError::pooled($lines);
-        $means = [];
-        foreach ($lines as $line) {
-            $values = array_map(static fn (SessionValue $day): float => $day->median, array_slice($line->days, -self::DAYS));
-            $means = $values === [] ? $means : [...$means, array_sum($values) / count($values)];
-        }
+        $values = array_map(
+            static fn (LineReading $line): array => array_map(static fn (SessionValue $day): float => $day->median, $line->days),
+            $lines,
+        );
 
-        return new self($error, self::worthwhile($means, $error, ($lines[0] ?? null)?->kind->step() ?? 1.0));
+        return self::ofValues($values, ($lines[0] ?? null)?->kind->step() ?? 1.0);
     }
 
     /**
-     * From what was added up of each player before.
-     *
-     * @param  list<array{error: TypicalError, mean: float}>  $players  the mean of the last eight session values
+     * @param  list<list<float>>  $players  session values of one task, a player each, oldest first
      * @param  float  $step  the least the number can show
      */
-    public static function ofPlayers(array $players, float $step): self
+    public static function ofValues(array $players, float $step): self
     {
-        $error = TypicalError::of([]);
-        foreach ($players as $player) {
-            $error = $error->and($player['error']);
+        $error = TypicalError::pooled($players);
+        $means = [];
+        foreach (array_filter($players) as $values) {
+            $last = array_slice($values, -self::DAYS);
+            $means[] = array_sum($last) / count($last);
         }
 
-        return new self($error, self::worthwhile(array_column($players, 'mean'), $error, $step));
+        return new self($error, self::worthwhile($means, $error, $step));
     }
 
     /** From figures worked out before. */

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Progress;
 
-use FleetSparrow\Core\Record\LineReading;
-use FleetSparrow\Core\Record\SessionValue;
-
 /**
  * How far a number strays from one session to the next though nothing has changed: the standard deviation of the differences between
  * consecutive session values, ÷ √2 (Hopkins 2000, Sports Medicine 30(1):1–15). Of several players their variances are pooled by their
@@ -28,18 +25,13 @@ final readonly class TypicalError
             [$count, $sum, $squares] = [$count + 1, $sum + $difference, $squares + $difference ** 2];
         }
 
-        return self::ofSums($count, $sum, $squares);
+        return $count < 2 ? new self(0.0, 0) : new self(max(0.0, $squares - $sum ** 2 / $count), $count - 1);
     }
 
-    /**
-     * From the differences between consecutive session values of one player.
-     *
-     * @param  float  $sum  of the differences
-     * @param  float  $squares  sum of their squares
-     */
-    public static function ofSums(int $count, float $sum, float $squares): self
+    /** From figures worked out before. */
+    public static function ofFigures(float $squares, int $degrees): self
     {
-        return $count < 2 ? new self(0.0, 0) : new self(max(0.0, $squares - $sum ** 2 / $count), $count - 1);
+        return new self($squares, $degrees);
     }
 
     /** With those of another player: variances pooled by their degrees of freedom. */
@@ -48,12 +40,12 @@ final readonly class TypicalError
         return new self($this->squares + $other->squares, $this->degrees + $other->degrees);
     }
 
-    /** @param  list<LineReading>  $lines  of one task, a player each */
-    public static function pooled(array $lines): self
+    /** @param  list<list<float>>  $players  session values of one task, a player each, oldest first */
+    public static function pooled(array $players): self
     {
         $pooled = new self(0.0, 0);
-        foreach ($lines as $line) {
-            $pooled = $pooled->and(self::of(array_map(static fn (SessionValue $day): float => $day->median, $line->days)));
+        foreach ($players as $values) {
+            $pooled = $pooled->and(self::of($values));
         }
 
         return $pooled;

@@ -46,15 +46,30 @@ final readonly class TheilSen
     }
 
     /**
-     * The slope alone, without what its interval costs; null with fewer than two points.
+     * Which way the middle slope goes: over nought, under it, or 0. Mostly told by counting, without a division and without sorting.
      *
-     * @param  list<array{float, float}>  $points  x and y, no two of one x
+     * @param  list<array{float, float}>  $points  x and y, the lower x first, no two of one x
      */
-    public static function slope(array $points): ?float
+    public static function sign(array $points): int
     {
-        $slopes = self::slopes($points);
+        $count = count($points);
+        [$rising, $falling] = [0, 0];
+        for ($i = 0; $i < $count; $i++) {
+            $from = $points[$i][1];
+            for ($j = $i + 1; $j < $count; $j++) {
+                $rising += $points[$j][1] > $from ? 1 : 0;
+                $falling += $points[$j][1] < $from ? 1 : 0;
+            }
+        }
+        $pairs = intdiv($count * ($count - 1), 2);
 
-        return $slopes === [] ? null : Median::of($slopes);
+        return match (true) {
+            2 * $rising > $pairs => 1,
+            2 * $falling > $pairs => -1,
+            // Half of them and the two in the middle differ: their size decides.
+            2 * max($rising, $falling) === $pairs && $pairs > 0 => Median::of(self::slopes($points)) <=> 0.0,
+            default => 0,
+        };
     }
 
     /**

@@ -147,27 +147,12 @@ final class PlayerStoryTest extends TestCase
         self::assertSame('Too few days, or all alike: nothing says how likely it is.', $story[2]->evidence->inputs[1]);
     }
 
-    public function test_a_squad_s_line_added_up_by_player_is_the_one_read_line_by_line(): void
+    public function test_where_everybody_is_alike_one_step_is_worth_a_word(): void
     {
-        $random = new Randomizer(new Mt19937(3));
-        for ($play = 0; $play < 20; $play++) {
-            $lines = array_map(
-                static fn (int $i): LineReading => self::line(array_map(static fn (): int => $random->getInt(5, 25), range(1, 3 + $i))),
-                range(1, 7),
-            );
-            $players = array_map(static function (LineReading $line): array {
-                $values = array_map(static fn (SessionValue $day): float => $day->median, $line->days);
-                $last = array_slice($values, -8);
-
-                return ['error' => TypicalError::of($values), 'mean' => array_sum($last) / count($last)];
-            }, $lines);
-            [$read, $added] = [SquadLine::of($lines), SquadLine::ofPlayers($players, 1.0)];
-            self::assertEqualsWithDelta($read->worthwhile, $added->worthwhile, 1e-9);
-            self::assertEqualsWithDelta($read->error->value(), $added->error->value(), 1e-9);
-        }
-        // Nobody's number strays, and everybody is alike: one step is the least.
-        $alike = array_fill(0, 5, ['error' => TypicalError::of([9.0, 9.0, 9.0]), 'mean' => 9.0]);
-        self::assertSame(0.1, SquadLine::ofPlayers($alike, 0.1)->worthwhile);
+        $alike = SquadLine::ofValues(array_fill(0, 5, [9.0, 9.0, 9.0]), 0.1);
+        self::assertSame([0.1, 0.0], [$alike->worthwhile, $alike->error->value()]);
+        // Who has no value yet is nobody to be apart from.
+        self::assertNull(SquadLine::ofValues([...array_fill(0, 4, [9.0, 9.0, 9.0]), []], 0.1)->worthwhile);
     }
 
     public function test_stuck_on_most_lines_is_the_player_and_not_the_drill(): void

@@ -25,7 +25,7 @@ final class ReadingOfALineTest extends TestCase
     {
         self::assertEqualsWithDelta(1.133893419, TypicalError::of([14, 15, 13, 15, 17, 18, 17, 19])->value(), 1e-9);
         // Two players pooled: differences 1, 2, 3 (squares about their mean 2, two degrees) and 0, 4 (8, one): √(10 ÷ 3 ÷ 2).
-        $pooled = TypicalError::pooled([self::line([10, 11, 13, 16]), self::line([5, 5, 9])]);
+        $pooled = TypicalError::pooled([[10.0, 11.0, 13.0, 16.0], [5.0, 5.0, 9.0]]);
         self::assertSame(3, $pooled->degrees);
         self::assertEqualsWithDelta(sqrt(10.0 / 3.0 / 2.0), $pooled->value(), 1e-12);
         self::assertNull(TypicalError::of([3, 4])->value());

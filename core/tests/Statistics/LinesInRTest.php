@@ -11,6 +11,8 @@ use FleetSparrow\Core\Statistics\ShareInterval;
 use FleetSparrow\Core\Statistics\TheilSen;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * Against R, and against tables in print.
@@ -79,6 +81,24 @@ final class LinesInRTest extends TestCase
             self::assertEqualsWithDelta([-$up->slope, -$up->low], [$down->slope, $down->high], 1e-12, $name);
             self::assertLessThanOrEqual($up->slope, $up->low, $name);
         }
+    }
+
+    /** Of few and even values half of the slopes often rise and half fall or are level, where counting alone would not tell. */
+    public function test_the_sign_told_by_counting_is_the_sign_of_the_slope(): void
+    {
+        $random = new Randomizer(new Mt19937(11));
+        $met = [];
+        for ($play = 0; $play < 3000; $play++) {
+            $points = [];
+            foreach (range(1, $random->getInt(2, 7)) as $i) {
+                $points[] = [(float) (3 * $i + $random->getInt(0, 2)), (float) $random->getInt(1, 4)];
+            }
+            $sign = TheilSen::of($points)?->slope <=> 0.0;
+            self::assertSame($sign, TheilSen::sign($points), (string) json_encode($points));
+            $met[$sign] = true;
+        }
+        self::assertCount(3, $met);
+        self::assertSame([0, 0], [TheilSen::sign([]), TheilSen::sign([[0.0, 1.0]])]);
     }
 
     /** Newcombe 1998, Stat. Med. 17:857–872, table I, method 3; R: prop.test(correct = FALSE) for the last two. */
