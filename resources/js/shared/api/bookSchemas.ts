@@ -15,17 +15,17 @@ const moveSummary = z.object({
 export const moves = z.object({ moves: z.array(moveSummary) });
 
 export const step = z.object({
-  foot: z.enum(['L', 'R', '?', '-']).nullable(),
+  foot: z.nullable(z.enum(['L', 'R', '?', '-'])),
   kind: z.enum(['contact', 'feint', 'turn', 'event']),
-  surface: z.string().nullable(),
-  way: z.string().nullable(),
-  standing: z.enum(['L', 'R']).nullable(),
+  surface: z.nullable(z.string()),
+  way: z.nullable(z.string()),
+  standing: z.nullable(z.enum(['L', 'R'])),
   words: z.string(),
   headingDegrees: z.number(),
   times: z.string(),
 });
 const moveRef = z.object({ slug: z.string(), name: z.string() });
-export const move = moveSummary.extend({
+export const move = z.extend(moveSummary, {
   mirror: z.string(),
   cue: z.string(),
   faults: z.array(z.object({ fault: z.string(), fix: z.string() })),
@@ -43,10 +43,10 @@ const drillSummary = z.object({
   family: z.string(),
   summary: z.string(),
   contacts: z.array(contact),
-  dose: dose.nullable(),
+  dose: z.nullable(dose),
   fromAge: z.string(),
   people: z.enum(['alone', 'pair', 'group']),
-  minutes: z.number().nullable(),
+  minutes: z.nullable(z.number()),
   isOwn: z.boolean(),
 });
 export const drillsFound = z.object({ found: z.array(drillSummary) });
@@ -54,19 +54,19 @@ export const drillsFound = z.object({ found: z.array(drillSummary) });
 /** A drill as a file writes it; what is in it, the server judges. */
 const drillFields = z.record(z.string(), z.unknown());
 export const drillPage = z.object({
-  drill: drill.extend({ needs: z.array(moveRef) }),
+  drill: z.extend(drill, { needs: z.array(moveRef) }),
   fields: drillFields,
-  own: z.object({ version: z.number(), isShared: z.boolean(), squadName: z.string(), mayChange: z.boolean(), copiedFrom: z.string().nullable() }).nullable(),
+  own: z.nullable(z.object({ version: z.number(), isShared: z.boolean(), squadName: z.string(), mayChange: z.boolean(), copiedFrom: z.nullable(z.string()) })),
   /** How the squad sets the number to beat here; null for as it usually does. */
-  target: z.object({ school: z.string().nullable(), number: z.number().nullable(), usual: z.string(), forAge: z.number().nullable() }),
+  target: z.object({ school: z.nullable(z.string()), number: z.nullable(z.number()), usual: z.string(), forAge: z.nullable(z.number()) }),
 });
 export const drillTrial = z.object({
   fields: drillFields,
   faults: z.array(z.object({ path: z.string(), message: z.string() })),
   parameters: z.array(z.object({ name: z.string(), label: z.string(), type: z.enum(['length', 'whole', 'flag']), least: z.number(), most: z.number() })),
-  drill: z.object({ script: z.string(), contacts: z.array(contact), touchesPerRep: z.number(), asks: z.array(z.string()), drawing }).nullable(),
-  worked: z.object({ players: z.number(), stationsFit: z.number().nullable(), block: blockEvaluation }).nullable(),
-  line: z.object({ startsNew: z.boolean(), reasons: z.array(z.string()) }).nullable(),
+  drill: z.nullable(z.object({ script: z.string(), contacts: z.array(contact), touchesPerRep: z.number(), asks: z.array(z.string()), drawing })),
+  worked: z.nullable(z.object({ players: z.number(), stationsFit: z.nullable(z.number()), block: blockEvaluation })),
+  line: z.nullable(z.object({ startsNew: z.boolean(), reasons: z.array(z.string()) })),
 });
 export const drillChoices = z.object({ choices: z.record(z.string(), z.array(z.object({ value: z.string(), words: z.string() }))) });
 export const drillsTaken = z.object({ taken: z.array(z.object({ slug: z.string(), name: z.string() })) });
@@ -79,10 +79,10 @@ export const ladders = z.object({
       name: z.string(),
       family: z.string(),
       /** One short try of a few rungs, in the windows of their own lines. */
-      entryTest: z.array(z.object({ drill: z.string(), dose })).default([]),
+      entryTest: z._default(z.array(z.object({ drill: z.string(), dose })), []),
       rungs: z.array(z.object({ drill: z.string(), name: z.string(), criterion: z.string(), harderBy: z.array(z.string()), contacts: z.array(contact) })),
       places: z.array(
-        z.object({ playerId: z.number(), rung: z.number().nullable(), advice: z.enum(['begin', 'stay', 'up', 'back', 'held', 'done']), why: z.string() }),
+        z.object({ playerId: z.number(), rung: z.nullable(z.number()), advice: z.enum(['begin', 'stay', 'up', 'back', 'held', 'done']), why: z.string() }),
       ),
     }),
   ),
@@ -119,16 +119,16 @@ export type ResetDrawing = z.infer<typeof resetDrawing>;
 
 /** What was done of a drill when the squad last did it. */
 export const lastTime = z.object({
-  last: z
-    .object({
+  last: z.nullable(
+    z.object({
       sessionId: z.number(),
       title: z.string(),
       on: z.string(),
       players: z.number(),
-      dose: dose.nullable(),
+      dose: z.nullable(dose),
       numbers: z.array(z.object({ playerId: z.number(), side: z.enum(['R', 'L', 'both', 'alternating']), value: z.number(), unit: z.string() })),
-    })
-    .nullable(),
+    }),
+  ),
 });
 
 /** Sessions to take or leave. */
@@ -136,15 +136,15 @@ const proposedBlock = z.object({
   id: z.string(),
   kind: z.enum(['drill', 'water', 'talk', 'game']),
   title: z.string(),
-  minutes: z.number().nullable(),
-  drill: z.string().nullable(),
-  drillVersionId: z.number().nullable(),
-  dose: dose.nullable(),
-  tempo: z.enum(['learn', 'steady', 'match']).nullable(),
-  stations: z.number().nullable(),
+  minutes: z.nullable(z.number()),
+  drill: z.nullable(z.string()),
+  drillVersionId: z.nullable(z.number()),
+  dose: z.nullable(dose),
+  tempo: z.nullable(z.enum(['learn', 'steady', 'match'])),
+  stations: z.nullable(z.number()),
   /** "nothing" where no number is asked for. */
-  counted: z.string().nullable().default(null),
-  phase: z.string().nullable(),
+  counted: z._default(z.nullable(z.string()), null),
+  phase: z.nullable(z.string()),
   reasons: z.array(z.object({ term: z.string(), words: z.string(), value: z.number(), points: z.number() })),
 });
 export const proposals = z.object({
@@ -153,7 +153,7 @@ export const proposals = z.object({
   proposals: z.array(z.object({ worth: z.number(), notes: z.array(z.string()), blocks: z.array(proposedBlock), evaluation })),
   refusals: z.array(z.object({ wish: z.string(), reason: z.string(), instead: z.string() })),
   /** What was wanted most and cannot be done today. */
-  leftOut: z.array(z.object({ drill: z.string(), why: z.string() })).default([]),
+  leftOut: z._default(z.array(z.object({ drill: z.string(), why: z.string() })), []),
 });
 export type ProposedBlock = z.infer<typeof proposedBlock>;
 export type Proposals = z.infer<typeof proposals>;

@@ -1,4 +1,4 @@
-import type { ZodType } from 'zod';
+import type { ZodMiniType } from 'zod/mini';
 import { noteHeld } from '../lib/openable';
 
 export interface FieldFault {
@@ -44,7 +44,7 @@ interface Call {
 }
 
 /** Calls the server and parses the answer; throws an `ApiError` whatever goes wrong. */
-export async function callApi<T>(path: string, schema: ZodType<T>, call: Call): Promise<T> {
+export async function callApi<T>(path: string, schema: ZodMiniType<T>, call: Call): Promise<T> {
   let response = await send(path, call);
   if (response.status === 419) {
     // The sign-in was renewed elsewhere: a read brings the new token, then the write is tried once more.
@@ -58,7 +58,7 @@ export async function callApi<T>(path: string, schema: ZodType<T>, call: Call): 
   return parsed.data;
 }
 
-export const getJson = <T>(path: string, schema: ZodType<T>, signal?: AbortSignal): Promise<T> =>
+export const getJson = <T>(path: string, schema: ZodMiniType<T>, signal?: AbortSignal): Promise<T> =>
   callApi(path, schema, signal ? { method: 'GET', signal } : { method: 'GET' });
 
 async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {

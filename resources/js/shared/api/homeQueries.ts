@@ -27,17 +27,17 @@ const routineItem = z.object({
   minutes: z.number(),
   dose,
   reasons: z.array(z.string()),
-  target: z.string().nullable(),
-  easier: z.string().nullable(),
-  harder: z.string().nullable(),
-  links: z.number().nullable(),
+  target: z.nullable(z.string()),
+  easier: z.nullable(z.string()),
+  harder: z.nullable(z.string()),
+  links: z.nullable(z.number()),
 });
 export const routinePage = z.object({
   playerId: z.number(),
   playerName: z.string(),
   squadId: z.number(),
   wishes: routineWishes,
-  keptOn: z.string().nullable(),
+  keptOn: z.nullable(z.string()),
   /** Whether what is proposed is what was kept. */
   isAsKept: z.boolean(),
   days: z.array(z.object({ number: z.number(), isOtherFoot: z.boolean(), minutes: z.number(), items: z.array(routineItem) })),

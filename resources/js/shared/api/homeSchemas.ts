@@ -2,19 +2,19 @@ import { contact, dose, drawing, recordLine } from './schemas';
 import { z } from './zod';
 
 /** What the server says of practice at home, to the coach and to the player's own page. */
-const target = z.object({ value: z.number(), because: z.string(), chance: z.number().nullable(), harder: z.string().nullable() });
+const target = z.object({ value: z.number(), because: z.string(), chance: z.nullable(z.number()), harder: z.nullable(z.string()) });
 const homeAsk = z.object({
   line: recordLine,
   /** Of a circuit, the item it is the number of. */
   item: z.string(),
-  target: target.nullable(),
-  best: z.number().nullable(),
+  target: z.nullable(target),
+  best: z.nullable(z.number()),
 });
 const homeItem = z.object({
   drill: z.string(),
   name: z.string(),
   dose,
-  links: z.number().nullable(),
+  links: z.nullable(z.number()),
   minutes: z.number(),
   asks: z.array(homeAsk),
 });
@@ -25,9 +25,9 @@ const homeSegment = z.object({
   kind: z.enum(['explain', 'work', 'rest', 'water']),
   seconds: z.number(),
   endsByClock: z.boolean(),
-  side: z.string().nullable(),
-  set: z.number().nullable(),
-  item: z.string().nullable(),
+  side: z.nullable(z.string()),
+  set: z.nullable(z.number()),
+  item: z.nullable(z.string()),
 });
 const homeDay = z.object({
   number: z.number(),
@@ -46,9 +46,9 @@ const homeDrill = z.object({
   drawing,
   countsOnlyIf: z.string(),
   standIns: z.array(z.object({ for: z.string(), use: z.string() })),
-  card: z.object({ give: z.string(), call: z.string(), count: z.string(), stop: z.string() }).nullable(),
-  easier: z.string().nullable(),
-  harder: z.string().nullable(),
+  card: z.nullable(z.object({ give: z.string(), call: z.string(), count: z.string(), stop: z.string() })),
+  easier: z.nullable(z.string()),
+  harder: z.nullable(z.string()),
 });
 const streak = z.object({ days: z.number(), inAll: z.number() });
 export const atHome = z.object({
@@ -56,7 +56,7 @@ export const atHome = z.object({
   today: z.string(),
   until: z.string(),
   endsSoon: z.boolean(),
-  keptOn: z.string().nullable(),
+  keptOn: z.nullable(z.string()),
   /** Which day of the week at home comes next. */
   nextDay: z.number(),
   days: z.array(homeDay),
@@ -69,15 +69,15 @@ export const practisedResults = z.object({
   results: z.array(
     z.object({
       index: z.number(),
-      uuid: z.string().nullable(),
+      uuid: z.nullable(z.string()),
       status: z.enum(['accepted', 'duplicate', 'refused']),
-      message: z.string().optional(),
+      message: z.optional(z.string()),
     }),
   ),
 });
 
-const homeLink = z.object({ code: z.string().nullable(), path: z.string().nullable(), until: z.string(), seenOn: z.string().nullable() });
-export const homeLinkPage = z.object({ link: homeLink.nullable() });
+const homeLink = z.object({ code: z.nullable(z.string()), path: z.nullable(z.string()), until: z.string(), seenOn: z.nullable(z.string()) });
+export const homeLinkPage = z.object({ link: z.nullable(homeLink) });
 const felt = z.enum(['easy', 'right', 'hard']);
 export const homeSquad = z.object({
   today: z.string(),
@@ -85,8 +85,8 @@ export const homeSquad = z.object({
     z.object({
       id: z.number(),
       name: z.string(),
-      kept: z.object({ on: z.string(), days: z.number(), minutes: z.number(), drills: z.array(z.string()) }).nullable(),
-      link: z.object({ until: z.string(), endsSoon: z.boolean(), seenOn: z.string().nullable() }).nullable(),
+      kept: z.nullable(z.object({ on: z.string(), days: z.number(), minutes: z.number(), drills: z.array(z.string()) })),
+      link: z.nullable(z.object({ until: z.string(), endsSoon: z.boolean(), seenOn: z.nullable(z.string()) })),
       practised: z.array(z.string()),
       streak,
     }),
@@ -98,15 +98,15 @@ export const homeSquad = z.object({
       drill: z.string(),
       name: z.string(),
       on: z.string(),
-      felt: felt.nullable(),
+      felt: z.nullable(felt),
       source: z.enum(['link', 'paper']),
-      numbers: z.array(z.object({ side: z.string(), value: z.number(), unit: z.string(), best: z.number().nullable(), step: z.number() })),
+      numbers: z.array(z.object({ side: z.string(), value: z.number(), unit: z.string(), best: z.nullable(z.number()), step: z.number() })),
       doubts: z.array(z.string()),
     }),
   ),
 });
 export const homeSheets = z.object({
-  sheets: z.array(z.object({ playerId: z.number(), name: z.string(), keptOn: z.string(), link: homeLink.nullable(), days: z.array(homeDay) })),
+  sheets: z.array(z.object({ playerId: z.number(), name: z.string(), keptOn: z.string(), link: z.nullable(homeLink), days: z.array(homeDay) })),
   drills: z.array(homeDrill),
 });
 

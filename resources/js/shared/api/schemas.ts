@@ -28,9 +28,9 @@ export const me = z.object({
 export const player = z.object({
   id: z.number(),
   name: z.string(),
-  bib: z.number().nullable(),
+  bib: z.nullable(z.number()),
   strongFoot,
-  birthYear: z.number().nullable(),
+  birthYear: z.nullable(z.number()),
 });
 
 type Declared = (typeof doseKinds)[number];
@@ -44,34 +44,34 @@ export type Dose = { [D in Declared as D['kind']]: DoseOf<D> }[Declared['kind']]
 
 const doseField = (field: DeclaredField) => {
   const value = ['sides', 'tempos', 'choice'].includes(field.type) ? z.string() : z.number();
-  return field.start === null ? value.optional() : value;
+  return field.start === null ? z.optional(value) : value;
 };
 const doseShapes = doseKinds.map((declared) =>
   z.object({ kind: z.literal(declared.kind), ...Object.fromEntries(declared.fields.map((field) => [field.name, doseField(field)])) }),
 );
 /** Checked by what each dose declares; the type above says the same to the compiler. */
-export const dose = z.union(doseShapes) as unknown as z.ZodType<Dose, Dose>;
+export const dose = z.union(doseShapes) as unknown as z.ZodMiniType<Dose, Dose>;
 
 const point = z.object({ xMetres: z.number(), yMetres: z.number() });
-const walkPoint = point.extend({ seconds: z.number() });
+const walkPoint = z.extend(point, { seconds: z.number() });
 export const drawing = z.object({
   kind: z.string(),
-  markers: z.array(point.extend({ shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
+  markers: z.array(z.extend(point, { shape: z.enum(['triangle', 'square', 'ring']), colour: z.string() })),
   path: z.array(point),
   /** The touches of one rep led by the right foot, along the path; degrees anticlockwise from the right. A pack kept of old has no surfaces. */
-  stitches: z.array(point.extend({ foot: z.string(), surface: z.string().default(''), degrees: z.number() })),
+  stitches: z.array(z.extend(point, { foot: z.string(), surface: z._default(z.string(), ''), degrees: z.number() })),
   /** The worker's own way, where it parts from the ball's. */
   runPath: z.array(point),
   balls: z.array(point),
-  places: z.array(point.extend({ role: z.enum(['worker', 'server', 'queue', 'keeper', 'caller']) })),
+  places: z.array(z.extend(point, { role: z.enum(['worker', 'server', 'queue', 'keeper', 'caller']) })),
   walls: z.array(z.object({ from: point, to: point })),
   kit: z.array(z.string()),
-  pathLength: z.object({ metres: z.number(), text: z.string() }).nullable(),
+  pathLength: z.nullable(z.object({ metres: z.number(), text: z.string() })),
   dimensions: z.array(z.object({ from: point, to: point, text: z.string() })),
-  labels: z.array(point.extend({ text: z.string() })),
+  labels: z.array(z.extend(point, { text: z.string() })),
   spaceText: z.string(),
   /** One rep as points with the second each is reached at; the worker's is empty where they stand still. */
-  walk: z.object({ seconds: z.number(), ball: z.array(walkPoint), worker: z.array(walkPoint) }).nullable(),
+  walk: z.nullable(z.object({ seconds: z.number(), ball: z.array(walkPoint), worker: z.array(walkPoint) })),
 });
 export const contact = z.object({ foot: z.string(), surface: z.string() });
 export const drill = z.object({
@@ -85,9 +85,9 @@ export const drill = z.object({
   contactsLeft: z.array(contact),
   touchesPerRep: z.number(),
   secondsPerRep: z.number(),
-  dose: dose.nullable(),
-  scoring: z
-    .object({
+  dose: z.nullable(dose),
+  scoring: z.nullable(
+    z.object({
       kind: z.string(),
       unit: z.string(),
       better: z.enum(['higher', 'lower']),
@@ -96,15 +96,15 @@ export const drill = z.object({
       countsOnlyIf: z.string(),
       voids: z.string(),
       fault: z.string(),
-      inHalves: z.boolean().default(false),
-    })
-    .nullable(),
+      inHalves: z._default(z.boolean(), false),
+    }),
+  ),
   organisation: z.object({
     workers: z.number(),
     playerServers: z.number(),
     service: z.string(),
     people: z.array(z.string()),
-    card: z.object({ give: z.string(), call: z.string(), count: z.string(), stop: z.string() }).nullable(),
+    card: z.nullable(z.object({ give: z.string(), call: z.string(), count: z.string(), stop: z.string() })),
   }),
   points: z.array(z.string()),
   faults: z.array(z.object({ fault: z.string(), fix: z.string() })),
@@ -116,8 +116,8 @@ export const drill = z.object({
       name: z.string(),
       script: z.string(),
       contacts: z.array(contact),
-      move: z.string().nullable(),
-      dose: dose.nullable(),
+      move: z.nullable(z.string()),
+      dose: z.nullable(dose),
       restSeconds: z.number(),
       asks: z.string(),
       isCounted: z.boolean(),
@@ -138,21 +138,21 @@ const planBlock = z.object({
   id: z.string(),
   kind: z.enum(['drill', 'water', 'talk', 'game']),
   title: z.string(),
-  minutes: z.number().nullable(),
-  drillVersionId: z.number().nullable(),
-  dose: dose.nullable(),
-  tempo: z.enum(['learn', 'steady', 'match']).nullable(),
-  stations: z.number().nullable(),
+  minutes: z.nullable(z.number()),
+  drillVersionId: z.nullable(z.number()),
+  dose: z.nullable(dose),
+  tempo: z.nullable(z.enum(['learn', 'steady', 'match'])),
+  stations: z.nullable(z.number()),
   /** Of a build-up, how many links are done; null for all. */
-  links: z.number().nullable(),
+  links: z.nullable(z.number()),
   /** Blocks in a row with the same name here run at the same time, and groups go round them. */
-  together: z.string().nullable().default(null),
+  together: z._default(z.nullable(z.string()), null),
   /** Groups of such a round move on when all are done, not on the whistle. */
-  stationsWait: z.boolean().default(false),
+  stationsWait: z._default(z.boolean(), false),
   /** Which number is written down, or "nothing"; null for what the drill says. */
-  counted: z.string().nullable().default(null),
+  counted: z._default(z.nullable(z.string()), null),
 });
-const override = z.object({ blockId: z.string().nullable(), code: z.string(), reason: z.string() });
+const override = z.object({ blockId: z.nullable(z.string()), code: z.string(), reason: z.string() });
 export const availability = z.enum(['everything', 'serves-only', 'no-striking', 'no-heading']);
 export const sessionSummary = z.object({
   id: z.number(),
@@ -167,11 +167,11 @@ export const sessionSummary = z.object({
 export const howHard = z.enum(['too-easy', 'about-right', 'too-hard']);
 /** What the group said a session was about, and how hard it was. */
 /** What they said after a session, how hard it was, and whether nothing is to be learned from its run. */
-export const recap = z.object({ answers: z.string(), howHard: howHard.nullable(), onlyTried: z.boolean().default(false) });
-export const session = sessionSummary.extend({
+export const recap = z.object({ answers: z.string(), howHard: z.nullable(howHard), onlyTried: z._default(z.boolean(), false) });
+export const session = z.extend(sessionSummary, {
   recap,
   /** Of the squad's latest session before this one that left one. */
-  lastRecap: recap.extend({ sessionId: z.number(), title: z.string(), on: z.string() }).nullable(),
+  lastRecap: z.nullable(z.extend(recap, { sessionId: z.number(), title: z.string(), on: z.string() })),
   blocks: z.array(planBlock),
   comingPlayerIds: z.array(z.number()),
   /** Grown-ups beside the coach. */
@@ -180,10 +180,10 @@ export const session = sessionSummary.extend({
   /** Who may not do everything today. */
   may: z.array(z.object({ playerId: z.number(), may: availability })),
   isHot: z.boolean(),
-  temperatureCelsius: z.number().nullable(),
-  humidityPercent: z.number().nullable(),
+  temperatureCelsius: z.nullable(z.number()),
+  humidityPercent: z.nullable(z.number()),
   /** What is let stand although a caution forbids it: why, by whom and when. */
-  overrides: z.array(override.extend({ by: z.string().nullable(), on: z.string(), sentence: z.string() })),
+  overrides: z.array(z.extend(override, { by: z.nullable(z.string()), on: z.string(), sentence: z.string() })),
   players: z.array(player),
   /** As they were planned, where the book says something else by now. */
   olderDrills: z.array(drill),
@@ -206,32 +206,32 @@ export const segment = z.object({
   kind: z.enum(['set-up', 'explain', 'work', 'rest', 'write', 'change', 'water', 'talk', 'game']),
   seconds: z.number(),
   endsByClock: z.boolean(),
-  side: z.string().nullable(),
+  side: z.nullable(z.string()),
   /** Of a circuit, the item at work or next. */
-  item: z.string().nullable(),
-  set: z.number().nullable(),
-  turn: z.number().nullable(),
+  item: z.nullable(z.string()),
+  set: z.nullable(z.number()),
+  turn: z.nullable(z.number()),
   working: z.array(z.number()),
   leftTouches: z.number(),
   rightTouches: z.number(),
   /** Of set-up, explaining and changing over: what it takes before the coach's own times are known. */
-  plainSeconds: z.number().nullable(),
+  plainSeconds: z.nullable(z.number()),
   /** Who is where, in a round of stations at the same time; packs of before have none. */
-  stations: z.array(stationTurn).default([]),
+  stations: z._default(z.array(stationTurn), []),
   /** Told one by one where they are asked for. */
-  seats: z.array(seat).default([]),
+  seats: z._default(z.array(seat), []),
 });
 const touches = z.object({ left: z.number(), right: z.number(), other: z.number(), bySurface: z.unknown() });
 const warning = z.object({
   sentence: z.string(),
-  cure: z
-    .object({
+  cure: z.nullable(
+    z.object({
       kind: z.enum(['stations', 'take-out', 'water', 'helper', 'dose']),
       words: z.string(),
-      stations: z.number().nullable(),
-      dose: dose.nullable(),
-    })
-    .nullable(),
+      stations: z.nullable(z.number()),
+      dose: z.nullable(dose),
+    }),
+  ),
   code: z.string(),
   /** Forbidden by the profile the squad follows; only with a reason may it stand. */
   isBarred: z.boolean(),
@@ -250,17 +250,24 @@ const playerShare = z.object({
 const together = z.object({
   stations: z.number(),
   how: z.array(z.string()),
-  reset: z
-    .object({ kept: z.number(), moved: z.number(), added: z.number(), lifted: z.number(), laid: z.enum(['before', 'meanwhile', 'between']), words: z.string() })
-    .nullable(),
+  reset: z.nullable(
+    z.object({
+      kept: z.number(),
+      moved: z.number(),
+      added: z.number(),
+      lifted: z.number(),
+      laid: z.enum(['before', 'meanwhile', 'between']),
+      words: z.string(),
+    }),
+  ),
   groups: z.array(z.object({ workers: z.array(z.number()), servers: z.array(z.number()), isHelped: z.boolean() })),
   duties: z.array(z.object({ playerId: z.number(), kind: z.enum(['keeper', 'server', 'counts']) })),
   /** Turn by turn who is at each station, where stations run at the same time. */
   round: z.array(z.array(stationTurn)),
   /** What those of another age than most do, where the drill says so. */
-  ages: z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })).default([]),
+  ages: z._default(z.array(z.object({ ageGroup: z.string(), playerIds: z.array(z.number()), dose })), []),
 });
-export const blockEvaluation = together.extend({
+export const blockEvaluation = z.extend(together, {
   id: z.string(),
   startSeconds: z.number(),
   meanSeconds: z.number(),
@@ -271,8 +278,8 @@ export const blockEvaluation = together.extend({
   touches,
   segments: z.array(segment),
   /** Which number is written down, and which the dose can give. */
-  counts: z.string().nullable().default(null),
-  mayCount: z.array(z.object({ kind: z.string(), words: z.string() })).default([]),
+  counts: z._default(z.nullable(z.string()), null),
+  mayCount: z._default(z.array(z.object({ kind: z.string(), words: z.string() })), []),
   warnings: z.array(warning),
   players: z.array(playerShare),
 });
@@ -292,14 +299,14 @@ export const evaluation = z.object({
       words: z.string(),
       freedSeconds: z.number(),
       touchesLost: z.number(),
-      dose: dose.nullable(),
+      dose: z.nullable(dose),
     }),
   ),
   /** By which it is still too long when all of them are taken. */
   stillOverSeconds: z.number(),
   warnings: z.array(warning),
   /** What a second coach would say, three lines at most. */
-  remarks: z.array(z.object({ rule: z.string(), sentence: z.string(), cure: z.string(), blockId: z.string().nullable() })).default([]),
+  remarks: z._default(z.array(z.object({ rule: z.string(), sentence: z.string(), cure: z.string(), blockId: z.nullable(z.string()) })), []),
   kit: z.object({ markers: z.record(z.string(), z.number()), equipment: z.record(z.string(), z.number()), bibs: z.number() }),
   players: z.array(playerShare),
 });
@@ -309,25 +316,25 @@ export const reminder = z.object({
   times: z.number(),
   since: z.string(),
   lastOn: z.string(),
-  fixedOn: z.string().nullable(),
+  fixedOn: z.nullable(z.string()),
 });
-const openReminder = reminder.extend({ playerId: z.number() });
+const openReminder = z.extend(reminder, { playerId: z.number() });
 
 export const today = z.object({
   today: z.string(),
-  seasonWeek: z.number().nullable(),
-  next: session.extend({ evaluation: evaluation.nullable(), problem: z.string().nullable() }).nullable(),
-  last: sessionSummary
-    .extend({
+  seasonWeek: z.nullable(z.number()),
+  next: z.nullable(z.extend(session, { evaluation: z.nullable(evaluation), problem: z.nullable(z.string()) })),
+  last: z.nullable(
+    z.extend(sessionSummary, {
       records: z.array(z.object({ playerId: z.number(), playerName: z.string(), drillName: z.string(), side: sideName, value: z.number(), unit: z.string() })),
-    })
-    .nullable(),
+    }),
+  ),
   stale: z.array(z.object({ family: z.string(), lastOn: z.string(), days: z.number() })),
-  upcoming: z.array(sessionSummary.extend({ week: z.enum(['this', 'next', 'later']) })),
-  reminders: z.array(openReminder).default([]),
-  watchedIds: z.array(z.number()).default([]),
+  upcoming: z.array(z.extend(sessionSummary, { week: z.enum(['this', 'next', 'later']) })),
+  reminders: z._default(z.array(openReminder), []),
+  watchedIds: z._default(z.array(z.number()), []),
   /** Things practised at home that wait for the coach's word; answers held of old say none. */
-  fromHome: z.number().default(0),
+  fromHome: z._default(z.number(), 0),
 });
 
 export const recordLine = z.object({
@@ -336,7 +343,7 @@ export const recordLine = z.object({
   drillName: z.string(),
   family: z.string(),
   side: sideName,
-  kind: z.string().default(''),
+  kind: z._default(z.string(), ''),
   unit: z.string(),
   better: z.enum(['higher', 'lower']),
   step: z.number(),
@@ -347,11 +354,11 @@ export const recordLine = z.object({
 });
 export const standing = z.object({
   days: z.array(z.object({ on: z.string(), best: z.number(), median: z.number(), tries: z.number(), openTries: z.number() })),
-  record: z.object({ on: z.string(), value: z.number() }).nullable(),
+  record: z.nullable(z.object({ on: z.string(), value: z.number() })),
   /** The number to beat; how likely it is where the squad wants to see it, and what would be harder where it is the best there can be. */
-  target: z
-    .object({ value: z.number(), because: z.string(), chance: z.number().nullable().default(null), harder: z.string().nullable().default(null) })
-    .nullable(),
+  target: z.nullable(
+    z.object({ value: z.number(), because: z.string(), chance: z._default(z.nullable(z.number()), null), harder: z._default(z.nullable(z.string()), null) }),
+  ),
   openTries: z.number(),
 });
 const standings = z.record(z.string(), z.record(z.string(), standing));
@@ -359,7 +366,7 @@ const standings = z.record(z.string(), z.record(z.string(), standing));
 const boardCell = z.object({
   on: z.string(),
   best: z.number(),
-  record: z.object({ on: z.string(), value: z.number() }).nullable(),
+  record: z.nullable(z.object({ on: z.string(), value: z.number() })),
   trend: z.string(),
   words: z.string(),
   isStale: z.boolean(),
@@ -373,9 +380,9 @@ export const squadBoard = z.object({
   name: z.string(),
   ageGroup: z.string(),
   today: z.string(),
-  season: z.object({ id: z.number().nullable(), name: z.string(), from: z.string(), until: z.string() }),
+  season: z.object({ id: z.nullable(z.number()), name: z.string(), from: z.string(), until: z.string() }),
   endedSeasons: z.array(z.object({ id: z.number(), name: z.string(), startsOn: z.string(), endsOn: z.string() })),
-  players: z.array(player.extend({ came: z.number(), of: z.number() })),
+  players: z.array(z.extend(player, { came: z.number(), of: z.number() })),
   lines: z.array(recordLine),
   /** Player → line → the latest against their own past. */
   cells: z.record(z.string(), z.record(z.string(), boardCell)),
@@ -385,7 +392,7 @@ export const squadBoard = z.object({
 const ask = z.object({
   playerId: z.number(),
   lineKey: z.string(),
-  item: z.number().nullable(),
+  item: z.nullable(z.number()),
   blockId: z.string(),
   side: z.string(),
   set: z.number(),
@@ -394,69 +401,81 @@ const ask = z.object({
 const tableAsk = z.object({
   place: z.number(),
   blockId: z.string(),
-  item: z.number().nullable(),
+  item: z.nullable(z.number()),
   set: z.number(),
   /** By the strong foot of whoever sits there; one for all is under "both". */
   byFoot: z.record(z.string(), z.object({ side: z.string(), lineKey: z.string() })),
 });
 const sizeTable = z.object({
   size: z.number(),
-  blocks: z.array(together.extend({ id: z.string() })),
+  blocks: z.array(z.extend(together, { id: z.string() })),
   segments: z.array(
-    segment
-      .pick({ id: true, blockId: true, kind: true, seconds: true, endsByClock: true, side: true, item: true, set: true, turn: true, plainSeconds: true })
-      /** Role, then ~ where most of the stretch is waiting and + where it is not owed → places. */
-      .extend({ stations: z.array(stationTurn), places: z.record(z.string(), z.array(z.number())), asks: z.array(tableAsk) }),
+    z.extend(
+      z.pick(segment, {
+        id: true,
+        blockId: true,
+        kind: true,
+        seconds: true,
+        endsByClock: true,
+        side: true,
+        item: true,
+        set: true,
+        turn: true,
+        plainSeconds: true,
+      }),
+      { stations: z.array(stationTurn), places: z.record(z.string(), z.array(z.number())), asks: z.array(tableAsk) },
+    ),
   ),
 });
-const runBlock = together.extend({
+const runBlock = z.extend(together, {
   id: z.string(),
   kind: z.string(),
   title: z.string(),
   /** Of a build-up the links that are planned. */
-  links: z.number().nullable(),
-  drill: drill.nullable(),
-  dose: dose.nullable(),
-  tempo: z.string().nullable(),
+  links: z.nullable(z.number()),
+  drill: z.nullable(drill),
+  dose: z.nullable(dose),
+  tempo: z.nullable(z.string()),
   /** One step on the drill's ladder, in words. */
-  easier: z.string().nullable().default(null),
-  harder: z.string().nullable().default(null),
-  oneMoreBall: z.string().nullable().default(null),
+  easier: z._default(z.nullable(z.string()), null),
+  harder: z._default(z.nullable(z.string()), null),
+  oneMoreBall: z._default(z.nullable(z.string()), null),
   /** Of the reaction game, by seconds of the block's work. */
-  calls: z
-    .array(
+  calls: z._default(
+    z.array(
       z.object({
         atSeconds: z.number(),
         ballSeconds: z.number(),
         places: z.array(z.string()),
-        number: z.number().nullable(),
+        number: z.nullable(z.number()),
         asks: z.string(),
-        command: z.string().nullable().default(null),
+        command: z._default(z.nullable(z.string()), null),
       }),
-    )
-    .default([]),
-  callKind: z.enum(['colour', 'number', 'side', 'name', 'movement']).nullable().default(null),
+    ),
+    [],
+  ),
+  callKind: z._default(z.nullable(z.enum(['colour', 'number', 'side', 'name', 'movement'])), null),
 });
 /** What a number was made of, where more was seen than the number. */
 const markParts = z.object({ kind: z.enum(['halves', 'feet', 'total', 'good-and-tried']), numbers: z.array(z.number()) });
 export const runPack = z.object({
   session: sessionSummary,
-  recap: recap.default({ answers: '', howHard: null, onlyTried: false }),
+  recap: z._default(recap, { answers: '', howHard: null, onlyTried: false }),
   players: z.array(player),
   blocks: z.array(runBlock),
-  segments: z.array(segment.extend({ asks: z.array(ask) })),
+  segments: z.array(z.extend(segment, { asks: z.array(ask) })),
   lines: z.record(z.string(), recordLine),
   standings,
   /** Of the squad, who were not to come. */
-  others: z.array(player).default([]),
-  tables: z.array(sizeTable).default([]),
+  others: z._default(z.array(player), []),
+  tables: z._default(z.array(sizeTable), []),
   /** The last that was said to each and is not mended. */
-  reminders: z.array(openReminder).default([]),
+  reminders: z._default(z.array(openReminder), []),
   /** Players whom this account wants to look at. */
-  watchedIds: z.array(z.number()).default([]),
+  watchedIds: z._default(z.array(z.number()), []),
   /** Numbers of this session that the server had, from whatever phone. */
-  taken: z
-    .array(
+  taken: z._default(
+    z.array(
       z.object({
         uuid: z.string(),
         playerId: z.number(),
@@ -465,10 +484,11 @@ export const runPack = z.object({
         value: z.number(),
         isVoid: z.boolean(),
         reason: z.string(),
-        parts: markParts.nullable(),
+        parts: z.nullable(markParts),
       }),
-    )
-    .default([]),
+    ),
+    [],
+  ),
 });
 
 /** How a session went beside how it was planned. */
@@ -482,23 +502,23 @@ export const sessionActual = z.object({
       actualSeconds: z.number(),
       wasSkipped: z.boolean(),
       words: z.string(),
-      calls: z.object({ called: z.number(), hit: z.number(), slow: z.number() }).nullable().default(null),
+      calls: z._default(z.nullable(z.object({ called: z.number(), hit: z.number(), slow: z.number() })), null),
     }),
   ),
 });
 
 /** Where a run stands on the device that conducts it. */
 export const runPosition = z.object({
-  position: z
-    .object({
+  position: z.nullable(
+    z.object({
       device: z.string(),
       by: z.string(),
-      segmentId: z.string().nullable(),
+      segmentId: z.nullable(z.string()),
       state: z.enum(['running', 'paused', 'frozen', 'over']),
       remainingMs: z.number(),
       agoMs: z.number(),
-    })
-    .nullable(),
+    }),
+  ),
 });
 
 export const feedLeave = z.object({ token: z.string(), path: z.string(), expiresAt: z.string() });
@@ -511,10 +531,10 @@ export const markResults = z.object({
   results: z.array(
     z.object({
       index: z.number(),
-      uuid: z.string().nullable(),
+      uuid: z.nullable(z.string()),
       status: z.enum(['accepted', 'duplicate', 'refused']),
-      code: z.string().optional(),
-      message: z.string().optional(),
+      code: z.optional(z.string()),
+      message: z.optional(z.string()),
     }),
   ),
 });

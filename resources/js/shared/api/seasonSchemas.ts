@@ -10,9 +10,9 @@ export const feetTouches = z.object({
   unknown: z.number(),
   other: z.number(),
   total: z.number(),
-  rightPercent: z.number().nullable(),
+  rightPercent: z.nullable(z.number()),
 });
-export const seasonDays = z.object({ id: z.number().nullable(), name: z.string(), from: z.string(), until: z.string() });
+export const seasonDays = z.object({ id: z.nullable(z.number()), name: z.string(), from: z.string(), until: z.string() });
 export const endedSeason = z.object({ id: z.number(), name: z.string(), startsOn: z.string(), endsOn: z.string() });
 const trend = z.enum(['too-few', 'no-clear-change', 'better', 'clearly-better', 'worse', 'clearly-worse']);
 
@@ -20,20 +20,20 @@ const news = z.object({
   kind: z.enum(['changed', 'stuck', 'next']),
   about: z.string(),
   says: z.string(),
-  lineKey: z.string().nullable(),
+  lineKey: z.nullable(z.string()),
   evidence,
 });
-const playerLine = standing.extend({
+const playerLine = z.extend(standing, {
   line: recordLine,
   verdict: z.object({ trend, words: z.string(), evidence }),
   /** By the middle of each day; an interval from five days on. */
-  slope: z
-    .object({ aWeek: z.number(), low: z.number().nullable(), high: z.number().nullable(), days: z.number(), start: z.number(), end: z.number() })
-    .nullable(),
+  slope: z.nullable(
+    z.object({ aWeek: z.number(), low: z.nullable(z.number()), high: z.nullable(z.number()), days: z.number(), start: z.number(), end: z.number() }),
+  ),
   /** Of the squad: how far a day's number strays though nothing has changed. */
-  typicalError: z.number().nullable(),
+  typicalError: z.nullable(z.number()),
   isStale: z.boolean(),
-  dropOff: z.object({ percent: z.number(), isHabit: z.boolean(), evidence }).nullable(),
+  dropOff: z.nullable(z.object({ percent: z.number(), isHabit: z.boolean(), evidence })),
 });
 const footLine = z.object({
   about: z.string(),
@@ -46,7 +46,7 @@ const playerLadder = z.object({
   ladder: z.string(),
   drill: z.string(),
   name: z.string(),
-  rung: z.number().nullable(),
+  rung: z.nullable(z.number()),
   rungs: z.number(),
   advice: z.enum(['begin', 'stay', 'up', 'back', 'held', 'done']),
   why: z.string(),
@@ -63,7 +63,7 @@ export const touchLedger = z.object({
   evidence,
 });
 
-export const playerPage = player.extend({
+export const playerPage = z.extend(player, {
   squadId: z.number(),
   squadName: z.string(),
   season: seasonDays,
@@ -107,15 +107,15 @@ export const seasonPage = z.object({
   /** Touches of one foot in the fullest week of a family: the scale of every band. */
   fullest: z.number(),
   needs: z.array(
-    z.object({ about: z.string(), says: z.string(), evidence, theme: z.string().nullable(), drill: z.string().nullable(), isOtherFoot: z.boolean() }),
+    z.object({ about: z.string(), says: z.string(), evidence, theme: z.nullable(z.string()), drill: z.nullable(z.string()), isOtherFoot: z.boolean() }),
   ),
-  load: z.object({ touches: z.number().nullable(), strikes: z.number().nullable(), cautionOver: z.number(), evidence }),
+  load: z.object({ touches: z.nullable(z.number()), strikes: z.nullable(z.number()), cautionOver: z.number(), evidence }),
   times: z.array(z.object({ part: z.enum(['set-up', 'explain', 'change']), factor: z.number(), blocks: z.number() })),
   overruns: z.array(z.object({ drill: z.string(), name: z.string(), over: z.number(), of: z.number(), minutes: z.number() })),
   timesEvidence: evidence,
   familiesEvidence: evidence,
   overrunsEvidence: evidence,
-  nextSessionId: z.number().nullable(),
+  nextSessionId: z.nullable(z.number()),
   sessions: z.number(),
 });
 /** One in ten below, the middle, one in ten above. */
@@ -128,8 +128,8 @@ export const whatIfAnswer = z.object({
       words: z.string(),
       evenings: z.number(),
       touches: playedRange,
-      weakerShare: playedRange.nullable(),
-      load: playedRange.nullable(),
+      weakerShare: z.nullable(playedRange),
+      load: z.nullable(playedRange),
       stale: z.array(z.object({ family: z.string(), chance: z.number() })),
     }),
   ),

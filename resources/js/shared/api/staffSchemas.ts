@@ -12,10 +12,10 @@ const squadRole = z.object({ squadId: z.number(), role: z.enum(['coach', 'assist
 export const person = z.object({ id: z.number(), name: z.string(), email: z.string(), isLead: z.boolean(), roles: z.array(squadRole) });
 export const people = z.object({
   people: z.array(person),
-  invitations: z.array(z.object({ id: z.number(), email: z.string(), role, squadName: z.string().nullable(), expiresAt: z.string() })),
+  invitations: z.array(z.object({ id: z.number(), email: z.string(), role, squadName: z.nullable(z.string()), expiresAt: z.string() })),
 });
 export const invitationMade = z.object({ id: z.number(), path: z.string(), expiresAt: z.string(), mailed: z.boolean() });
-export const invitationOffer = z.object({ clubName: z.string(), squadName: z.string().nullable(), role, email: z.string(), hasAccount: z.boolean() });
+export const invitationOffer = z.object({ clubName: z.string(), squadName: z.nullable(z.string()), role, email: z.string(), hasAccount: z.boolean() });
 export const resetLink = z.object({ path: z.string(), expiresAt: z.string() });
 export const resetOffer = z.object({ name: z.string(), email: z.string() });
 
@@ -33,8 +33,8 @@ export const settings = z.object({ version: z.number(), settings: z.array(settin
 const trailEntry = z.object({ at: z.string(), by: z.string(), what: z.string() });
 export const playerNote = z.object({ note: z.string(), trail: z.array(trailEntry) });
 export const clubTrail = z.object({
-  entries: z.array(trailEntry.extend({ about: z.string(), squad: z.string().nullable() })),
-  next: z.number().nullable(),
+  entries: z.array(z.extend(trailEntry, { about: z.string(), squad: z.nullable(z.string()) })),
+  next: z.nullable(z.number()),
 });
 
 const tryMark = z.object({
@@ -56,7 +56,7 @@ export const lineTries = z.object({
   line: recordLine,
   standing,
   tries: z.array(
-    z.object({ sessionId: z.number(), on: z.string(), tryNumber: z.number(), value: z.number().nullable(), isOpen: z.boolean(), marks: z.array(tryMark) }),
+    z.object({ sessionId: z.number(), on: z.string(), tryNumber: z.number(), value: z.nullable(z.number()), isOpen: z.boolean(), marks: z.array(tryMark) }),
   ),
 });
 

@@ -1,8 +1,8 @@
-import Dexie from 'dexie';
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
 import { keepRecap, keepRun, sendMarks, sendNoted, type CallMade, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/queries';
 import type { Recap } from '../api/schemas';
+import { storedTogether } from './deviceStore';
 import { Shelf } from './shelf';
 
 /** A number entered on this device, as the roll call shows it; it stays after sending. */
@@ -80,37 +80,18 @@ export interface WaitingLine {
   isRefused: boolean;
 }
 
-const database = new Dexie('fleet-sparrow');
-const tables = { outbox: 'uuid', entries: 'key, sessionId', finishes: 'sessionId', runs: 'sessionId' };
-database.version(1).stores(tables);
-// A mark that still waits from before may name the one it corrects in the old way.
-database
-  .version(2)
-  .stores(tables)
-  .upgrade((upgrade) =>
-    upgrade
-      .table<{ mark: MarkToSend & { supersedesUuid?: string | null } }>('outbox')
-      .toCollection()
-      .modify(({ mark }) => {
-        if (mark.supersedesUuid) mark.supersedesUuids = [mark.supersedesUuid];
-        delete mark.supersedesUuid;
-      }),
-  );
-database.version(3).stores({ ...tables, recaps: 'sessionId' });
-database.version(4).stores({ ...tables, recaps: 'sessionId', notes: 'uuid' });
-
 const batchSize = 100;
 /** After a fault of the server: a minute, then longer; after the last, only when asked. */
 const pausesMs = [60_000, 300_000, 900_000, 3_600_000];
 
 const unkept = () => outbox.unkept + finishes.unkept + notes.unkept;
 const noteTrouble = () => update({ unkept: unkept() });
-const outbox = new Shelf(database.table<WaitingMark, string>('outbox'), (one) => one.uuid, noteTrouble);
-const entries = new Shelf(database.table<Entry, string>('entries'), (one) => one.key, noteTrouble);
-const finishes = new Shelf(database.table<Finish, number>('finishes'), (one) => one.sessionId, noteTrouble);
-const runs = new Shelf(database.table<KeptRun, number>('runs'), (one) => one.sessionId, noteTrouble);
-const notes = new Shelf(database.table<WaitingNote, string>('notes'), (one) => one.uuid, noteTrouble);
-const recaps = new Shelf(database.table<KeptRecap, number>('recaps'), (one) => one.sessionId, noteTrouble);
+const outbox = new Shelf<WaitingMark, string>('outbox', (one) => one.uuid, noteTrouble);
+const entries = new Shelf<Entry, string>('entries', (one) => one.key, noteTrouble);
+const finishes = new Shelf<Finish, number>('finishes', (one) => one.sessionId, noteTrouble);
+const runs = new Shelf<KeptRun, number>('runs', (one) => one.sessionId, noteTrouble);
+const notes = new Shelf<WaitingNote, string>('notes', (one) => one.uuid, noteTrouble);
+const recaps = new Shelf<KeptRecap, number>('recaps', (one) => one.sessionId, noteTrouble);
 
 /** What the views say of it. */
 export interface OutboxState {
@@ -178,7 +159,10 @@ export async function enterMark(entryKey: string, mark: MarkToSend, about: { squ
   const waiting = { uuid: mark.uuid, entryKey, mark, ...about, ...(accountId === undefined ? {} : { accountId }) };
   // Both or neither: what is shown as written down is on its way, and what is on its way is shown. The page keeps what the store will not.
   try {
-    await database.transaction('rw', ['outbox', 'entries'], () => Promise.all([database.table('outbox').put(waiting), database.table('entries').put(entry)]));
+    await storedTogether([
+      ['outbox', waiting],
+      ['entries', entry],
+    ]);
     outbox.storeHas(waiting);
     entries.storeHas(entry);
   } catch {

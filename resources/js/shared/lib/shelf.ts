@@ -1,4 +1,4 @@
-import type { Table } from 'dexie';
+import { storedAll, storedPut, storedRemove, type TableName } from './deviceStore';
 
 /**
  * A table of the device's store that never fails: what the store will not take (full, denied, absent) is kept in the page, and
@@ -8,7 +8,7 @@ export class Shelf<T extends object, K extends string | number> {
   private readonly inPage = new Map<string, T>();
 
   constructor(
-    private readonly table: Table<T, K>,
+    private readonly table: TableName,
     private readonly keyOf: (item: T) => K,
     private readonly onTrouble: () => void,
   ) {}
@@ -21,7 +21,7 @@ export class Shelf<T extends object, K extends string | number> {
   /** Whether the store took it; in any case it is there. */
   async put(item: T): Promise<boolean> {
     try {
-      await this.table.put(item);
+      await storedPut(this.table, item);
       this.storeHas(item);
       return true;
     } catch {
@@ -39,7 +39,7 @@ export class Shelf<T extends object, K extends string | number> {
   async all(): Promise<T[]> {
     let stored: T[] = [];
     try {
-      stored = await this.table.toArray();
+      stored = (await storedAll(this.table)) as T[];
     } catch {
       this.onTrouble();
     }
@@ -53,7 +53,7 @@ export class Shelf<T extends object, K extends string | number> {
   async remove(key: K): Promise<void> {
     this.inPage.delete(String(key));
     try {
-      await this.table.delete(key);
+      await storedRemove(this.table, key);
     } catch {
       // It would be sent once more, and the server would say that it has it.
       this.onTrouble();
