@@ -3,12 +3,19 @@ import { serwist } from '@serwist/vite';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 
+/** What every view stands on. */
+const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|zod|idb)\//;
+/** What most views have in common; not what only one needs, nor what is fetched when it is asked for. */
+const together = (id: string): boolean => /\/resources\/js\/(shared|kernel)\/.*\.tsx?$/.test(id) && !apart.test(id);
+const apart =
+  /\/(lib\/deviceNotes|api\/early)\.|\/shared\/(clock|theme)\/|\/lib\/search\.|\/api\/(season|staff|home)|\/ui\/(OverView|Dialog|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
+
 export default defineConfig({
   plugins: process.env.VITEST
     ? [react()]
     : [
-        // The second is what the bench holds the first visits against; no page asks for it.
-        laravel({ input: ['resources/js/app/main.tsx', 'resources/js/bench/empty.tsx'], refresh: false }),
+        // The last is what the bench holds the first visits against; no page asks for it.
+        laravel({ input: ['resources/js/early.ts', 'resources/js/app/main.tsx', 'resources/js/bench/empty.tsx'], refresh: false }),
         react(),
         serwist({
           swSrc: 'resources/js/sw.ts',
@@ -21,7 +28,22 @@ export default defineConfig({
           modifyURLPrefix: { '': '/build/' },
         }),
       ],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  build: {
+    target: 'es2022',
+    chunkSizeWarningLimit: 700,
+    // Many small files cost a phone more in round trips than all of them weigh.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [
+            { name: 'libraries', test: libraries },
+            { name: 'shared', test: together },
+          ],
+        },
+      },
+    },
+  },
   // What needs a document says so at its head; the others start without one.
   test: { environment: 'node', include: ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'] },
 });

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Auth\SignInTries;
+use App\Http\FirstView;
 use App\Http\Problem;
 use App\Models\SignIn;
 use Illuminate\Database\QueryException;
@@ -172,6 +173,21 @@ final class SignInTest extends FeatureTestCase
     {
         $this->get('/today')->assertOk()->assertSee('<div id="root">', false);
         $this->getJson('/api/v1/nothing-here')->assertNotFound()->assertJsonPath('code', 'not-found');
+    }
+
+    public function test_a_page_names_the_scripts_of_its_first_view(): void
+    {
+        $frame = ['resources/js/early.ts', 'resources/js/app/main.tsx'];
+        self::assertSame([...$frame, 'resources/js/features/run/RunPage.tsx'], FirstView::scripts('run/19'));
+        foreach (['', 'run', 'run/19/else', 'invitation/abc', 'at-home'] as $path) {
+            self::assertSame($frame, FirstView::scripts($path), $path);
+        }
+        foreach (['today', 'plan/1', 'run/1', 'squad', 'season', 'player/1', 'book'] as $path) {
+            $scripts = FirstView::scripts($path);
+            self::assertCount(3, $scripts, $path);
+            self::assertFileExists(base_path($scripts[2]));
+            $this->get("/{$path}")->assertOk()->assertSee(basename($scripts[2], '.tsx'));
+        }
     }
 
     public function test_a_stopped_database_is_said_plainly(): void

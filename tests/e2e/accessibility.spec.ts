@@ -89,7 +89,7 @@ test('the policy lets no script in that is not a file of ours', async ({ page })
   expect(await page.evaluate(() => 'ran' in window)).toBe(false);
 });
 
-test('the first view asks for at most 260 kB of script', async ({ page }) => {
+test('the first view asks for at most 180 kB of script', async ({ page }) => {
   let bytes = 0;
   page.on('response', (response) => {
     if (response.url().endsWith('.js'))
@@ -101,5 +101,5 @@ test('the first view asks for at most 260 kB of script', async ({ page }) => {
   await signIn(page);
   await page.waitForTimeout(500);
   expect(bytes).toBeGreaterThan(50_000);
-  expect(bytes).toBeLessThanOrEqual(260_000);
+  expect(bytes).toBeLessThanOrEqual(180_000);
 });

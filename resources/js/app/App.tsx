@@ -2,7 +2,6 @@ import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@ta
 import { useLayoutEffect, useMemo, useState } from 'react';
 import { RouterProvider } from 'react-router/dom';
 import { ApiError } from '../shared/api/client';
-import { meQuery } from '../shared/api/queries';
 import { ThemeChoice, type ThemeChoiceValue } from '../shared/ui/ThemeChoice';
 import { note, noted } from '../shared/lib/deviceNotes';
 import { announceSignedOut } from '../shared/lib/signedOut';
@@ -26,9 +25,6 @@ const queryClient = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
-
-// Asked for while the first view's own script is still on its way; the frame waits for both.
-if (!/^\/(invitation|reset)\//.test(location.pathname)) void queryClient.query(meQuery).catch(() => undefined);
 
 function keptTheme(): ThemeName {
   return noted('theme') === 'dusk' ? 'dusk' : 'paper';

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { runPackQuery } from '../../shared/api/queries';
 import { runPack, type RunPack } from '../../shared/api/schemas';
 import { enterMark, entriesOf, keptRunState, type Entry } from '../../shared/lib/outbox';
 import type { Written } from '../../shared/lib/entryText';
-import { brought } from './keptState';
+import { brought, type KeptState } from './keptState';
 import { entryKey, takenBefore, tryNumber, type Ask } from './rollCalls';
 import { keys } from '../../shared/api/keys';
 
@@ -13,20 +13,21 @@ export function useRunState(sessionId: number) {
   const fetched = useQuery({ ...runPackQuery(sessionId), retry: false });
   const kept = useQuery({
     queryKey: keys.keptRun(sessionId),
-    queryFn: async () => {
+    queryFn: async (): Promise<(KeptState & { isUnread?: boolean }) | null> => {
       const state = brought(await keptRunState(sessionId));
-      // Read once: what is kept from then on is what was read.
-      return state && { ...state, pack: runPack.safeParse(state.pack).data };
+      return state && { ...state, isUnread: true };
     },
     staleTime: Infinity,
     gcTime: 0,
   });
   const entries = useQuery({ queryKey: keys.entries(sessionId), queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
-  const keptPack = kept.data?.pack;
   // A run under way goes on with the pack it began with.
   const isUnderWay = (kept.data?.presses.length ?? 0) > 0 || kept.data?.seated !== undefined;
+  const needed = isUnderWay || fetched.isError ? kept.data : undefined;
+  // Read once, and only where it is needed: what is kept from then on is what was read.
+  const keptPack = useMemo(() => (needed?.isUnread ? runPack.safeParse(needed.pack).data : (needed?.pack as RunPack | undefined)), [needed]);
   const underWay = keptPack && { ...keptPack, taken: fetched.data?.taken ?? keptPack.taken };
-  const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? (fetched.isError ? keptPack : undefined));
+  const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? keptPack);
   return {
     pack,
     kept: kept.data ?? { pack, presses: [] },

@@ -1,4 +1,5 @@
 import type { ZodMiniType } from 'zod/mini';
+import { dropEarly, takeEarly } from './early';
 import { noteHeld } from '../lib/openable';
 
 export interface FieldFault {
@@ -63,19 +64,22 @@ export const getJson = <T>(path: string, schema: ZodMiniType<T>, signal?: AbortS
 
 async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {
   const content = text ?? (body === undefined ? undefined : JSON.stringify(body));
+  const early = method === 'GET' ? takeEarly(path) : undefined;
+  if (method !== 'GET') dropEarly();
   try {
-    const response = await fetch(`/api/v1${path}`, {
-      method,
-      credentials: 'same-origin',
-      headers: {
-        Accept: 'application/json',
-        ...(content === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': readToken() }),
-        ...headers,
-      },
-      ...(content === undefined ? {} : { body: content }),
-      ...(signal ? { signal } : {}),
-    });
+    const response = await (early ??
+      fetch(`/api/v1${path}`, {
+        method,
+        credentials: 'same-origin',
+        headers: {
+          Accept: 'application/json',
+          ...(content === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(method === 'GET' ? {} : { 'X-XSRF-TOKEN': readToken() }),
+          ...headers,
+        },
+        ...(content === undefined ? {} : { body: content }),
+        ...(signal ? { signal } : {}),
+      }));
     noteHeld(response.headers.get('X-Held-Since') ?? undefined);
     return response;
   } catch (fault) {

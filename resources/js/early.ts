@@ -1,0 +1,29 @@
+import { noted } from './shared/lib/deviceNotes';
+import { askEarly } from './shared/api/early';
+
+/*
+ * Comes before the application, and is small: asks for what the first view will show, while the libraries are still on their way. It
+ * reads of the answers only what the next question needs; whoever shows them checks them.
+ */
+async function begin(path: string): Promise<void> {
+  if (/^\/(invitation|reset)\//.test(path)) return;
+  const me = askEarly('/me');
+  const [, area, id] = /^\/(run|plan)\/(\d+)$/.exec(path) ?? [];
+  if (area === 'run') void askEarly(`/sessions/${id}/run`);
+  if (area === 'plan') {
+    const session = (await read(askEarly(`/sessions/${id}`))) as { squadId?: number } | undefined;
+    if (session?.squadId) void askEarly(`/squads/${session.squadId}/drills`);
+  }
+  if (path === '/' || path === '/today') {
+    const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };
+    const squad = squads.find((one) => one.id === Number(noted('squad'))) ?? squads[0];
+    if (squad) void askEarly(`/squads/${squad.id}/today`);
+  }
+}
+
+async function read(answer: Promise<Response | undefined>): Promise<unknown> {
+  const response = await answer;
+  return response?.ok ? response.json() : undefined;
+}
+
+void begin(location.pathname).catch(() => undefined);
