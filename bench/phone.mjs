@@ -20,7 +20,7 @@ const browser = await chromium.launch(run);
 /** A phone of its own, signed in, with nothing kept. */
 const phone = async () => signedIn(await browser.newContext({ ...held, serviceWorkers: 'block' }));
 
-/** A phone that is come back to: with a profile on disk as real ones have, for a private window keeps no compiled script. */
+/** A phone that is come back to: with a profile on disk, as real ones have. */
 async function keeping(use) {
   const folder = mkdtempSync(join(tmpdir(), 'phone-'));
   const context = await chromium.launchPersistentContext(folder, { ...run, ...held, serviceWorkers: 'allow' });

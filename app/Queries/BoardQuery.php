@@ -11,7 +11,7 @@ use FleetSparrow\Core\Progress\LineStory;
 use FleetSparrow\Core\Progress\SquadLine;
 use Illuminate\Support\Facades\DB;
 
-/** Reads a squad's board: five queries, whatever the number of players. */
+/** Reads a squad's board: four queries, whatever the number of players. */
 final class BoardQuery
 {
     public function __construct(private readonly RecordQuery $records)

@@ -22,7 +22,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
-/** Reads the line days of some players into the core's line readings: four queries at most, whatever their number. */
+/** Reads the line days of some players into the core's line readings: three queries at most, whatever their number. */
 final class RecordQuery
 {
     /** @var array<string, RecordLine> what was read of them, by key */

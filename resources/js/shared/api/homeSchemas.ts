@@ -55,7 +55,8 @@ export const atHome = z.object({
   name: z.string(),
   today: z.string(),
   until: z.string(),
-  endsSoon: z.boolean(),
+  /** A page kept by an older version does not say. */
+  endsSoon: z._default(z.boolean(), false),
   keptOn: z.nullable(z.string()),
   /** Which day of the week at home comes next. */
   nextDay: z.number(),
