@@ -59,6 +59,12 @@ final class WaitAdviceTest extends TestCase
                 self::assertLessThan(0.95 * $wait, $cured, "{$drill->slug} × {$players}: {$cure->words}");
                 $long++;
                 $kinds[$cure->kind->value] = true;
+                foreach ($cure->dose === null ? [] : ['reps', 'lengths', 'workSeconds', 'balls'] as $what) {
+                    $work = fn (array $fields): float => (float) ($fields[$what] ?? 0.0) * (float) ($fields['sets'] ?? 1);
+                    // As much work in more sets: at most one more a set, where half of it is not whole.
+                    self::assertGreaterThanOrEqual($work($dose->fields()), $work($cure->dose), $cure->words);
+                    self::assertLessThanOrEqual($work($dose->fields()) + (float) ($cure->dose['sets'] ?? 0), $work($cure->dose), $cure->words);
+                }
             }
         }
         self::assertGreaterThan(40, $long);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Organisation;
 
 use FleetSparrow\Core\Organisation\Crew;
+use FleetSparrow\Core\Organisation\Go;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\Role;
@@ -120,6 +121,12 @@ final class WaysTest extends TestCase
         self::assertEqualsWithDelta(153.0, $time->longestWaitSeconds, 1e-9);
     }
 
+    public function test_who_has_no_rest_to_take_waits(): void
+    {
+        [$go] = InTurns::alone()->goes(new Crew(3), new GoPattern(['both'], 1, 0.0, 30.0));
+        self::assertSame([Role::Works, Role::Waits, Role::Waits], array_map(fn (Seat $seat): Role => $seat->role, $go->seats));
+    }
+
     public function test_a_hunt(): void
     {
         // Fourteen: seven serve, seven move, at each half the others; nobody waits.
@@ -127,6 +134,8 @@ final class WaysTest extends TestCase
         foreach (self::times(self::spells(new Hunt, [14], $pattern), 14) as $time) {
             self::assertSame([30.0, 30.0, 0.0], self::figures($time));
         }
+        // Both halves are one go: everybody has moved after the second, and owes a number then.
+        self::assertSame([[], [0, 1, 2, 3]], array_map(fn (Go $go): array => $go->owed, (new Hunt)->goes(new Crew(4), $pattern)));
         // Three servers of fourteen: 8 of the 11 movers wait at any time.
         $spell = self::spells(new Hunt(3), [14], $pattern)[0];
         $movers = array_filter($spell->seats, fn (Seat $seat): bool => $seat->role === Role::Works);
