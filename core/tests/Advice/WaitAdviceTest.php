@@ -44,7 +44,7 @@ final class WaitAdviceTest extends TestCase
 
     public function test_every_long_wait_is_said_with_a_cure_that_shortens_it(): void
     {
-        [$long, $kinds] = [0, []];
+        [$long, $kinds, $stops] = [0, [], 0];
         foreach (array_map(DrillFactory::fromFields(...), BookTest::fields()) as $drill) {
             foreach ([1, 2, 7, 14] as $players) {
                 $dose = $drill->dose ?? TimedDose::of(30.0, 2, 15.0, DoseSides::Both);
@@ -59,6 +59,11 @@ final class WaitAdviceTest extends TestCase
                 self::assertLessThan(0.95 * $wait, $cured, "{$drill->slug} × {$players}: {$cure->words}");
                 $long++;
                 $kinds[$cure->kind->value] = true;
+                if (str_starts_with($cure->words, 'Stop a go after')) {
+                    // Half or a third of the usual time, in half minutes.
+                    self::assertSame(0.0, fmod((float) ($cure->dose['limitSeconds'] ?? 1.0), 30.0), $cure->words);
+                    $stops++;
+                }
                 foreach ($cure->dose === null ? [] : ['reps', 'lengths', 'workSeconds', 'balls'] as $what) {
                     $work = fn (array $fields): float => (float) ($fields[$what] ?? 0.0) * (float) ($fields['sets'] ?? 1);
                     // As much work in more sets: at most one more a set, where half of it is not whole.
@@ -68,6 +73,7 @@ final class WaitAdviceTest extends TestCase
             }
         }
         self::assertGreaterThan(40, $long);
+        self::assertGreaterThan(0, $stops);
         self::assertCount(3, $kinds, 'stations, a helper and another dose are each the cure of some');
     }
 

@@ -121,6 +121,13 @@ final class WaysTest extends TestCase
         self::assertEqualsWithDelta(153.0, $time->longestWaitSeconds, 1e-9);
     }
 
+    public function test_goal_changes_on_the_fly_and_rests_lie_between_sets_alone(): void
+    {
+        $goes = (new Game(2, keeperSeconds: 60.0))->goes(new Crew(7), new GoPattern(['both'], 2, 30.0, 180.0));
+        self::assertSame([0.0, 0.0, 0.0, 30.0, 0.0, 0.0], array_map(fn (Go $go): float => $go->gapSeconds, $goes));
+        self::assertEqualsWithDelta(2.0, array_sum(array_map(fn (Go $go): float => $go->lasts, $goes)), 1e-9);
+    }
+
     public function test_who_has_no_rest_to_take_waits(): void
     {
         [$go] = InTurns::alone()->goes(new Crew(3), new GoPattern(['both'], 1, 0.0, 30.0));
