@@ -76,7 +76,11 @@ final class CircuitSpellsTest extends TestCase
     public function test_touches_of_each_foot(): void
     {
         // A rep of 4 s is two touches with the foot it is done with: 7.5 reps a foot and 10 with the right, twice.
-        $players = [1 => new PlanPlayer(1, StrongFoot::Right), 2 => new PlanPlayer(2, StrongFoot::Left), 3 => new PlanPlayer(3, StrongFoot::Right)];
+        $players = [
+            1 => new PlanPlayer(1, StrongFoot::Right),
+            2 => new PlanPlayer(2, StrongFoot::Left),
+            3 => new PlanPlayer(3, StrongFoot::Right),
+        ];
         foreach ([CircuitPace::Last, CircuitPace::Own] as $pace) {
             $dose = self::dose($pace);
             $touching = new Touching(Drills::soleTaps(), $dose, null, $players, [], new Memo);
