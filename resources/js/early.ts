@@ -6,11 +6,11 @@ import { askEarly } from './shared/api/early';
  * reads of the answers only what the next question needs; whoever shows them checks them.
  */
 async function begin(path: string): Promise<void> {
-  if (/^\/(invitation|reset)\//.test(path)) return;
+  // Who comes by an invitation is nobody yet; a run opens from what is held, and has nothing to wait for.
+  if (/^\/(invitation|reset|run)\//.test(path)) return;
   const me = askEarly('/me');
-  const [, area, id] = /^\/(run|plan)\/(\d+)$/.exec(path) ?? [];
-  if (area === 'run') void askEarly(`/sessions/${id}/run`);
-  if (area === 'plan') {
+  const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
+  if (id) {
     const session = (await read(askEarly(`/sessions/${id}`))) as { squadId?: number } | undefined;
     if (session?.squadId) void askEarly(`/squads/${session.squadId}/drills`);
   }
