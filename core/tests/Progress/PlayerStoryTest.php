@@ -147,6 +147,18 @@ final class PlayerStoryTest extends TestCase
         self::assertSame('Too few days, or all alike: nothing says how likely it is.', $story[2]->evidence->inputs[1]);
     }
 
+    /**
+     * Ten days each, the first two nought and then m = 10, 12, 14, 16, 18: the means of the last eight have the variance 10; differences
+     * m once in nine, so squares about their mean m² · 8 ÷ 9, 8160 ÷ 9 in all on 40 degrees, halved 11 1/3: 0.2 · √(10 − 11 1/3 ÷ 8).
+     */
+    public function test_players_are_apart_by_their_last_eight_days(): void
+    {
+        $players = array_map(static fn (float $m): array => [0.0, 0.0, ...array_fill(0, 8, $m)], [10.0, 12.0, 14.0, 16.0, 18.0]);
+        $squad = SquadLine::ofValues($players, 0.1);
+        self::assertEqualsWithDelta(sqrt(34.0 / 3.0), $squad->error->value(), 1e-12);
+        self::assertEqualsWithDelta(0.2 * sqrt(10.0 - 34.0 / 24.0), $squad->worthwhile, 1e-12);
+    }
+
     public function test_where_everybody_is_alike_one_step_is_worth_a_word(): void
     {
         $alike = SquadLine::ofValues(array_fill(0, 5, [9.0, 9.0, 9.0]), 0.1);

@@ -4,7 +4,7 @@ const asked = new Map<string, Promise<Response>>();
 /** As long as an answer counts as fresh everywhere. */
 const goodForMs = 15_000;
 
-/** Asks for what the first view will ask for. Never throws; what fails is asked for again by the view. */
+/** Asks for what the first view will ask for. Never throws; what failed before it was taken is asked for again by the view. */
 export function askEarly(path: string): Promise<Response | undefined> {
   const answer = fetch(`/api/v1${path}`, { credentials: 'same-origin', headers: { Accept: 'application/json' } });
   asked.set(path, answer);
