@@ -6,6 +6,7 @@ use App\Models\Player;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Models\User;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubContext;
 use Bench\Caller;
 use Carbon\CarbonImmutable;
@@ -93,7 +94,9 @@ $rebuild = function () use ($app, $coach): float {
 
     return (hrtime(true) - $start) / 1e9;
 };
-$changed = fn () => DB::table('squads')->where('id', $squad->id)->update(['past_key' => Str::random(16)]);
+// As a number leaves it: of one line, and of the one most have numbers on.
+$line = (string) DB::table('record_lines')->where('drill_slug', 'sole-taps')->value('line_key');
+$changed = fn () => resolve(SquadHistory::class)->changed($squad->id, [$line]);
 $caller->call('GET', '/api/v1/pulse');
 $caller->call('POST', '/api/v1/sign-in', ['email' => 'coach@heron-quay.example', 'password' => 'salt-marsh-42']);
 $unit = $caller->median(fn (): float => $caller->call('GET', '/api/v1/pulse'), $rounds);
@@ -121,7 +124,6 @@ $measure = function () use ($pages, $caller, $changed, $rounds): array {
     return $found;
 };
 $session = $squad->trainingSessions()->whereNull('run_finished_at_utc')->orderBy('id')->firstOrFail();
-$line = (string) DB::table('record_lines')->where('drill_slug', 'sole-taps')->value('line_key');
 $number = 0;
 $batch = function () use ($caller, $session, $line, $players, &$number): float {
     $marks = [];

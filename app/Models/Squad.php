@@ -52,6 +52,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property float|null $heat_stop_celsius  from which it is moved
  * @property int $version of what it has chosen
  * @property string $past_key under which what is kept of its past is kept
+ * @property string $lines_key the same of its record lines, where more than their numbers changed
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model
@@ -70,6 +71,7 @@ class Squad extends Model
         'ball_size' => 'by-age',
         'version' => 1,
         'past_key' => '',
+        'lines_key' => '',
     ];
 
     protected $fillable = [

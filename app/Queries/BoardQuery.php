@@ -6,37 +6,58 @@ namespace App\Queries;
 
 use App\Models\Squad;
 use App\Planning\SeasonSpan;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubDay;
+use Closure;
 use FleetSparrow\Core\Progress\LineStory;
 use FleetSparrow\Core\Progress\SquadLine;
+use FleetSparrow\Core\Record\LineReading;
 use Illuminate\Support\Facades\DB;
 
-/** Reads a squad's board: four queries, whatever the number of players. */
+/** Reads a squad's board, line by line: where numbers came in, the lines they are of. */
 final class BoardQuery
 {
-    public function __construct(private readonly RecordQuery $records)
+    public function __construct(private readonly RecordQuery $records, private readonly SquadHistory $history)
     {
     }
 
-    public function of(Squad $squad, SeasonSpan $span, ClubDay $day): Board
+    /** @param  Closure(LineStory): (array<string, mixed>|null)  $say  what is kept of a player on a line; null for nothing */
+    public function of(Squad $squad, SeasonSpan $span, ClubDay $day, Closure $say): Board
     {
-        $readings = $this->records->readings(array_values(array_map(intval(...), $squad->players->modelKeys())), span: $span);
-        $lines = $this->records->lines();
+        $cells = $this->history->rememberLines(
+            $squad,
+            "board.{$span->key()}",
+            fn (?array $lineKeys): array => $this->cells($squad, $span, $lineKeys, $say),
+        );
+
+        return new Board($span, $this->records->named(array_keys($cells)), $cells, $this->attendance($squad, $span, $day));
+    }
+
+    /**
+     * @param  list<string>|null  $lineKeys  null for all
+     * @param  Closure(LineStory): (array<string, mixed>|null)  $say
+     * @return array<string, array<int, array<string, mixed>>> line key → player → what is said
+     */
+    private function cells(Squad $squad, SeasonSpan $span, ?array $lineKeys, Closure $say): array
+    {
+        $playerIds = array_values(array_map(intval(...), $squad->players->modelKeys()));
         $byLine = [];
-        foreach ($readings as $own) {
+        foreach ($this->records->readings($playerIds, $lineKeys, $span) as $playerId => $own) {
             foreach ($own as $key => $reading) {
-                $byLine[$key][] = $reading;
+                $byLine[$key][$playerId] = $reading;
             }
         }
-        $squadLines = array_map(SquadLine::of(...), $byLine);
-        $stories = [];
-        foreach ($readings as $playerId => $own) {
-            foreach ($own as $key => $reading) {
-                $stories[$playerId][$key] = LineStory::of($key, $lines[$key]->drill_name, $reading, $squadLines[$key]);
-            }
+        $cells = [];
+        foreach ($byLine as $key => $readings) {
+            $line = SquadLine::of(array_values($readings));
+            $name = $this->records->lines()[$key]->drill_name;
+            $cells[$key] = array_filter(
+                array_map(static fn (LineReading $one): ?array => $say(LineStory::of($key, $name, $one, $line)), $readings),
+                static fn (?array $said): bool => $said !== null,
+            );
         }
 
-        return new Board($span, $lines, $stories, $this->attendance($squad, $span, $day));
+        return $cells;
     }
 
     /** @return array<int, array{came: int, of: int}> by player */

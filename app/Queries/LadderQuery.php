@@ -16,25 +16,72 @@ use FleetSparrow\Core\Progress\AdviceAnswer;
 use FleetSparrow\Core\Progress\LadderPlace;
 use FleetSparrow\Core\Progress\RungReading;
 use FleetSparrow\Core\Record\Better;
-use FleetSparrow\Core\Record\LineReading;
-use FleetSparrow\Core\Record\SessionValue;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Side;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /** Every ladder of the book with each player's place on it: seven queries, whatever the number of players. */
 final class LadderQuery
 {
-    public function __construct(private readonly RecordQuery $records)
-    {
-    }
+    private const KEEP_SECONDS = 3600;
 
     /**
      * @param  list<int>|null  $playerIds  null for everybody in the squad
      * @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}>
      */
     public function ladders(Squad $squad, ?array $playerIds = null): array
+    {
+        ['ladders' => $ladders, 'drills' => $drills, 'keys' => $keys] = $this->book($squad);
+        $players = $playerIds === null ? $squad->players : $squad->players->whereIn('id', $playerIds);
+        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
+        $values = $this->values($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
+        $answers = $this->answers($playerIds);
+        $passes = $this->passes($playerIds);
+        $found = [];
+        foreach ($ladders as $ladder) {
+            $places = [];
+            $rungs = array_column($ladder->rungs, 'drill');
+            foreach ($players as $player) {
+                $places[$player->id] = LadderPlace::of(
+                    array_map(
+                        fn (Rung $rung): RungReading => self::reading(
+                            $drills[$rung->drill],
+                            $rung,
+                            $keys[$rung->drill],
+                            $values[$player->id] ?? [],
+                            $player,
+                            $passes[$player->id][$rung->drill] ?? null,
+                        ),
+                        $ladder->rungs,
+                    ),
+                )->answered(self::answer($answers["{$player->id} {$ladder->slug}"] ?? null, $rungs));
+            }
+            $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
+        }
+
+        return $found;
+    }
+
+    /**
+     * The ladders as they are for a squad, with what their rungs write to: kept, for it changes with the book alone.
+     *
+     * @return array{ladders: list<Ladder>, drills: array<string, Drill>, keys: array<string, array<string, string>>} drill → side → line
+     */
+    private function book(Squad $squad): array
+    {
+        $hashes = [
+            ...LadderVersion::query()->where('is_current', true)->orderBy('slug')->pluck('content_hash')->all(),
+            ...DrillVersion::ofTheBook()->where('is_current', true)->orderBy('slug')->pluck('content_hash')->all(),
+        ];
+        $name = hash('xxh128', implode(' ', $hashes)).".{$squad->age_group}.{$squad->ballSize()}";
+
+        return Cache::remember("ladders.{$name}", self::KEEP_SECONDS, fn (): array => self::read($squad));
+    }
+
+    /** @return array{ladders: list<Ladder>, drills: array<string, Drill>, keys: array<string, array<string, string>>} */
+    private static function read(Squad $squad): array
     {
         $ladders = array_values(
             LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all(),
@@ -66,34 +113,8 @@ final class LadderQuery
         foreach ($drills as $slug => $drill) {
             $keys[$slug] = self::keys($drill, $squad->ballSize());
         }
-        $players = $playerIds === null ? $squad->players : $squad->players->whereIn('id', $playerIds);
-        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
-        $readings = $this->records->readings($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
-        $answers = $this->answers($playerIds);
-        $passes = $this->passes($playerIds);
-        $found = [];
-        foreach ($ladders as $ladder) {
-            $places = [];
-            $rungs = array_column($ladder->rungs, 'drill');
-            foreach ($players as $player) {
-                $places[$player->id] = LadderPlace::of(
-                    array_map(
-                        fn (Rung $rung): RungReading => self::reading(
-                            $drills[$rung->drill],
-                            $rung,
-                            $keys[$rung->drill],
-                            $readings[$player->id] ?? [],
-                            $player,
-                            $passes[$player->id][$rung->drill] ?? null,
-                        ),
-                        $ladder->rungs,
-                    ),
-                )->answered(self::answer($answers["{$player->id} {$ladder->slug}"] ?? null, $rungs));
-            }
-            $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
-        }
 
-        return $found;
+        return ['ladders' => $ladders, 'drills' => $drills, 'keys' => $keys];
     }
 
     /**
@@ -113,18 +134,40 @@ final class LadderQuery
 
     /**
      * @param  array<string, string>  $keys
-     * @param  array<string, LineReading>  $readings
+     * @param  array<string, list<float>>  $values  line → session values, oldest first
      * @param  array{looked: int, all: int}|null  $passes
      */
-    private static function reading(Drill $drill, Rung $rung, array $keys, array $readings, Player $player, ?array $passes): RungReading
+    private static function reading(Drill $drill, Rung $rung, array $keys, array $values, Player $player, ?array $passes): RungReading
     {
         $bySide = [];
         foreach ($drill->dose?->sides()->sidesFor($player->strong_foot) ?? [Side::Both] as $side) {
-            $days = isset($readings[$keys[$side->value]]) ? $readings[$keys[$side->value]]->days : [];
-            $bySide[self::words($side)] = array_map(fn (SessionValue $day): float => $day->best, $days);
+            $bySide[self::words($side)] = $values[$keys[$side->value]] ?? [];
         }
 
         return RungReading::of($bySide, $rung->criterion, $drill->rule?->kind->better() ?? Better::Higher, $passes);
+    }
+
+    /**
+     * The last session values, which a rung looks at, and before them the highest and the lowest there were.
+     *
+     * @param  list<int>  $playerIds
+     * @param  list<string>  $lineKeys
+     * @return array<int, array<string, list<float>>> player → line → values, oldest first
+     */
+    private function values(array $playerIds, array $lineKeys): array
+    {
+        $values = [];
+        $rows = DB::table('line_days')->whereIn('player_id', Player::query()->whereKey($playerIds)->select('id'))
+            ->whereIn('line_key', $lineKeys)->whereNotNull('best')->groupBy('player_id', 'line_key')
+            ->selectRaw('player_id, line_key, count(*) as days, max(best) as highest, min(best) as lowest')
+            ->selectRaw('group_concat(best order by on_day desc limit '.RungReading::SESSIONS.') as latest')->get();
+        foreach ($rows as $row) {
+            $latest = array_reverse(array_map(floatval(...), explode(',', (string) $row->latest)));
+            $before = (int) $row->days > count($latest) ? [(float) $row->highest, (float) $row->lowest] : [];
+            $values[(int) $row->player_id][(string) $row->line_key] = [...$before, ...$latest];
+        }
+
+        return $values;
     }
 
     /**

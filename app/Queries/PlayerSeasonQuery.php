@@ -9,6 +9,7 @@ use App\Models\Player;
 use App\Models\RecordLine;
 use App\Planning\SeasonSpan;
 use App\Planning\SquadAims;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubDay;
 use FleetSparrow\Core\Progress\FootRatio;
 use FleetSparrow\Core\Progress\FootStory;
@@ -16,6 +17,7 @@ use FleetSparrow\Core\Progress\LineStory;
 use FleetSparrow\Core\Progress\News;
 use FleetSparrow\Core\Progress\NewsKind;
 use FleetSparrow\Core\Progress\PlayerStory;
+use FleetSparrow\Core\Progress\Slope;
 use FleetSparrow\Core\Progress\SquadLine;
 use FleetSparrow\Core\Record\LineReading;
 use FleetSparrow\Core\Record\Mark as CoreMark;
@@ -40,28 +42,20 @@ final class PlayerSeasonQuery
         private readonly RecordQuery $records,
         private readonly SquadAims $aims,
         private readonly LadderQuery $ladders,
+        private readonly SquadHistory $history,
     ) {
     }
 
     public function of(Player $player, SeasonSpan $span, ClubDay $day): PlayerSeason
     {
-        $readings = $this->records->readings([$player->id], span: $span)[$player->id] ?? [];
-        $recordLines = array_intersect_key($this->records->lines(), $readings);
-        $aims = $this->aims->of($player->squad, $recordLines);
-        $squadLines = $this->records->squadLines($player->squad, $span);
-        $sets = $this->sets($player, $span, $recordLines);
-        $lines = [];
-        foreach ($readings as $key => $reading) {
-            $lines[$key] = LineStory::of(
-                key: $key,
-                about: self::about($recordLines[$key]),
-                line: $reading,
-                squad: $squadLines[$key] ?? SquadLine::of([]),
-                sessions: $sets[$key] ?? [],
-                // What has ended has nothing next.
-                target: $span->id === null ? Target::of($reading, $aims[$key]) : null,
-            );
-        }
+        $kept = $this->history->rememberLines(
+            $player->squad,
+            "player.{$player->id}.{$span->key()}",
+            fn (?array $lineKeys): array => $this->lines($player, $span, $lineKeys),
+        );
+        $lines = array_map(static fn (array $one): LineStory => $one['story'], $kept);
+        $recordLines = $this->records->named(array_keys($lines));
+        $readings = array_map(static fn (LineStory $one): LineReading => $one->line, $lines);
         $feet = self::feet($player->strong_foot, $readings, $recordLines);
         $ladders = $this->ladders($player);
         $also = [
@@ -73,13 +67,41 @@ final class PlayerSeasonQuery
             span: $span,
             story: PlayerStory::of(array_values($lines), $also, $span->until),
             lines: $lines,
+            slopes: array_map(static fn (array $one): ?Slope => $one['slope'], $kept),
             recordLines: $recordLines,
-            aims: $aims,
             feet: $feet,
             ladders: $ladders,
             touches: $this->touches($player, $span),
             attendance: $this->attendance($player, $span, $day),
         );
+    }
+
+    /**
+     * @param  list<string>|null  $lineKeys  null for all
+     * @return array<string, array{story: LineStory, slope: Slope|null}> by line
+     */
+    private function lines(Player $player, SeasonSpan $span, ?array $lineKeys): array
+    {
+        $readings = $this->records->readings([$player->id], $lineKeys, $span)[$player->id] ?? [];
+        $recordLines = array_intersect_key($this->records->lines(), $readings);
+        $aims = $this->aims->of($player->squad, $recordLines);
+        $squadLines = $this->records->squadLines($player->squad, $span);
+        $sets = $this->sets($player, $span, $recordLines);
+        $lines = [];
+        foreach ($readings as $key => $reading) {
+            $story = LineStory::of(
+                key: $key,
+                about: self::about($recordLines[$key]),
+                line: $reading,
+                squad: $squadLines[$key] ?? SquadLine::of([]),
+                sessions: $sets[$key] ?? [],
+                // What has ended has nothing next.
+                target: $span->id === null ? Target::of($reading, $aims[$key]) : null,
+            );
+            $lines[$key] = ['story' => $story, 'slope' => $story->slope()];
+        }
+
+        return $lines;
     }
 
     private static function about(RecordLine $line): string

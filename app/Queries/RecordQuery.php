@@ -124,16 +124,16 @@ final class RecordQuery
     }
 
     /**
-     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. Two queries, and none where
-     * nothing has changed since somebody asked.
+     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. One query, and two more where
+     * numbers came in since somebody asked.
      *
      * @return array<string, SquadLine> by key
      */
     public function squadLines(Squad $squad, SeasonSpan $span): array
     {
-        $kept = $this->history->remember($squad, "lines.{$span->key()}", fn (): array => array_map(
+        $kept = $this->history->rememberLines($squad, "squad.{$span->key()}", fn (?array $lineKeys): array => array_map(
             static fn (SquadLine $line): array => [$line->error->squares, $line->error->degrees, $line->worthwhile],
-            $this->readSquadLines($squad, $span),
+            $this->readSquadLines($squad, $span, $lineKeys),
         ));
 
         return array_map(
@@ -142,13 +142,17 @@ final class RecordQuery
         );
     }
 
-    /** @return array<string, SquadLine> by key */
-    private function readSquadLines(Squad $squad, SeasonSpan $span): array
+    /**
+     * @param  list<string>|null  $lineKeys  null for all
+     * @return array<string, SquadLine> by key
+     */
+    private function readSquadLines(Squad $squad, SeasonSpan $span, ?array $lineKeys): array
     {
         // A row a player and line: of a season there are tens of thousands of days, and only their medians are asked for.
         $rows = DB::table('line_days')->whereNotNull('median')
-            ->whereIn('player_id', $squad->players->modelKeys())
+            ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
             ->whereBetween('on_day', $span->days())
+            ->when($lineKeys !== null, fn (Builder $query) => $query->whereIn('line_key', $lineKeys ?? []))
             ->groupBy('player_id', 'line_key')
             ->selectRaw('line_key, group_concat(median order by on_day) as medians')->get();
         $values = [];

@@ -7,9 +7,11 @@ namespace Tests\Feature;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Models\User;
+use App\Planning\SquadHistory;
 use App\Queries\LadderQuery;
 use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -298,6 +300,69 @@ final class SeasonTest extends FeatureTestCase
         $this->actingAs($this->stranger)->getJson($path)->assertNotFound();
     }
 
+    public function test_what_is_kept_line_by_line_says_what_is_read_anew(): void
+    {
+        resolve(SquadHistory::class)->changed($this->squad->id);
+        $session = $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
+        [$amina, $bo] = [$this->players[0], $this->players[1]];
+        $line = $this->lineKey($session, $amina->id);
+        $other = $this->leftLine() === $line
+            ? (string) DB::table('record_lines')->where('drill_slug', 'drag-back-turn')->where('side', 'R')
+                ->value('line_key')
+            : $this->leftLine();
+        $pages = fn (): array => [
+            $this->getJson("/api/v1/squads/{$this->squad->id}")->assertOk()->json(),
+            $this->getJson("/api/v1/players/{$amina->id}")->assertOk()->json(),
+            $this->getJson("/api/v1/players/{$bo->id}")->assertOk()->json(),
+        ];
+        $pages();
+        $changes = [
+            'a number more' => [$this->mark($session, $line, 950, ['value' => 19, 'tryNumber' => 2])],
+            'on another line' => [$this->mark($session, $other, 951, ['value' => 8])],
+            'mended, and it was the other foot' => [$this->mark($session, $line, 952, [
+                'value' => 9, 'tryNumber' => 3, 'reason' => 'The other foot.',
+                'supersedesUuids' => ['00000000-0000-4000-8000-000000000951'],
+            ])],
+            'void' => [$this->mark($session, $line, 953, [
+                'isVoid' => true, 'supersedesUuids' => ['00000000-0000-4000-8000-000000000950'], 'reason' => 'Hands.',
+            ])],
+        ];
+        foreach ($changes as $what => $marks) {
+            $this->send($marks)->assertOk()->assertJsonPath('results.0.status', 'accepted');
+            $kept = $pages();
+            Cache::flush();
+            self::assertEquals($pages(), $kept, $what);
+        }
+    }
+
+    public function test_a_number_has_the_lines_it_touches_made_anew_and_no_others(): void
+    {
+        $history = resolve(SquadHistory::class);
+        resolve(ClubContext::class)->actFor($this->squad->club_id);
+        $squad = fn (): Squad => Squad::query()->findOrFail($this->squad->id);
+        $asked = [];
+        $make = static function (?array $keys) use (&$asked): array {
+            $asked[] = $keys;
+
+            return array_fill_keys($keys ?? ['a', 'b'], count($asked));
+        };
+        // Nothing has happened yet: as good as never kept.
+        self::assertSame(['a' => 1, 'b' => 1], $history->rememberLines($squad(), 'test', $make));
+        $history->changed($this->squad->id);
+        self::assertSame(['a' => 2, 'b' => 2], $history->rememberLines($squad(), 'test', $make));
+        self::assertSame(['a' => 2, 'b' => 2], $history->rememberLines($squad(), 'test', $make));
+        $history->changed($this->squad->id, ['b', 'c']);
+        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->rememberLines($squad(), 'test', $make));
+        $history->changed($this->squad->id, []);
+        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->rememberLines($squad(), 'test', $make));
+        $history->changed($this->squad->id);
+        self::assertSame(['a' => 4, 'b' => 4], $history->rememberLines($squad(), 'test', $make));
+        self::assertEquals([null, null, ['b', 'c'], null], array_map(
+            static fn (?array $keys): ?array => $keys === null ? null : array_values(array_intersect(['a', 'b', 'c'], $keys)),
+            $asked,
+        ));
+    }
+
     /** @return array<string, mixed> the ladder of turns, as the player's page has it */
     private function advised(Player $player): array
     {
@@ -311,6 +376,6 @@ final class SeasonTest extends FeatureTestCase
 
     private function forget(): void
     {
-        DB::table('squads')->update(['past_key' => 'another']);
+        DB::table('squads')->update(['past_key' => 'another', 'lines_key' => 'another']);
     }
 }

@@ -72,7 +72,7 @@ final class CloseRun
                 $session->run_finished_at_utc = $finishedAt->utc();
             }
             $session->save();
-            $this->history->changed($session->squad_id);
+            $this->history->changed($session->squad_id, lineKeys: []);
 
             return $session;
         }, attempts: 3);

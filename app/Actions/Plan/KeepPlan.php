@@ -96,7 +96,7 @@ final class KeepPlan
             $this->keepAttendance($session, $draft->comingPlayerIds, $by);
             $this->keepAvailability($session, $draft);
             $this->keepOverrides($session, $draft, $barred, $by);
-            $this->history->changed($session->squad_id);
+            $this->history->changed($session->squad_id, lineKeys: []);
 
             return $session->refresh();
         }, attempts: 3);

@@ -47,7 +47,7 @@ final class AnswerAdvice
                 $this->trail->note($by, 'player.advice', $player->squad_id, $player->id, [
                     'advice' => [$ladder->name, $isYes ? "taken: {$place->advice}" : "not taken: {$place->advice}"],
                 ]);
-                $this->history->changed($player->squad_id);
+                $this->history->changed($player->squad_id, lineKeys: []);
 
                 return true;
             }

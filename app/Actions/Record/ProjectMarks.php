@@ -28,8 +28,9 @@ final class ProjectMarks
      * Only the days the marks are of are worked out anew: what a batch costs does not grow with the seasons behind it.
      *
      * @param  list<array<string, mixed>>  $rows  marks just taken
+     * @return list<string> the lines they touched
      */
-    public function refresh(array $rows): void
+    public function refresh(array $rows): array
     {
         $touched = array_map(fn (array $row): array => [$row['player_id'], $row['line_key'], $row['marked_on']], $rows);
         $superseded = array_merge([], ...array_map(fn (array $row): array => Mark::uuids($row['supersedes']), $rows));
@@ -39,11 +40,10 @@ final class ProjectMarks
                 $touched[] = [(int) $mark->player_id, (string) $mark->line_key, (string) $mark->marked_on];
             }
         }
-        $this->of(
-            array_values(array_unique(array_column($touched, 0))),
-            array_values(array_unique(array_column($touched, 1))),
-            array_values(array_unique(array_column($touched, 2))),
-        );
+        $lineKeys = array_values(array_unique(array_column($touched, 1)));
+        $this->of(array_values(array_unique(array_column($touched, 0))), $lineKeys, array_values(array_unique(array_column($touched, 2))));
+
+        return $lineKeys;
     }
 
     /**

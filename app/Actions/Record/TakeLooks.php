@@ -29,7 +29,7 @@ final class TakeLooks
 
         $results = NotedFields::keep('looks', $session, $items, $columns);
         // What is judged of a pass counts for moving on.
-        $this->history->changed($session->squad_id);
+        $this->history->changed($session->squad_id, lineKeys: []);
 
         return $results;
     }

@@ -65,7 +65,7 @@ final class TakeMarks
                 }
             }
             $this->keep($rows, $results);
-            $this->projection->refresh(array_values($rows));
+            $lineKeys = $this->projection->refresh(array_values($rows));
             $this->ledger->of(
                 array_values(array_unique(array_column($rows, 'training_session_id'))),
                 // A correction may take a number from another player: whoever the batch speaks of is worked out anew.
@@ -73,7 +73,7 @@ final class TakeMarks
             );
             $this->audit(array_values($rows), $reader, $by);
             foreach ($reader->squadIds() as $squadId) {
-                $this->history->changed($squadId);
+                $this->history->changed($squadId, $lineKeys);
             }
 
             return array_values($results);

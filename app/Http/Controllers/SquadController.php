@@ -13,6 +13,7 @@ use App\OpenApi\Post;
 use App\Planning\SeasonSpan;
 use App\Planning\SquadHistory;
 use App\Queries\BoardQuery;
+use FleetSparrow\Core\Progress\LineStory;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -42,7 +43,10 @@ class SquadController extends Controller
         ] + BoardResource::said($history->remember(
             $squad,
             "board.{$span->key()}",
-            fn (): array => BoardResource::of($boards->of($squad, $span, $day), $squad),
+            fn (): array => BoardResource::of(
+                $boards->of($squad, $span, $day, fn (LineStory $story): ?array => BoardResource::cell($story, $span->until)),
+                $squad,
+            ),
         )));
     }
 

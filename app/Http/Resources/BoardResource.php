@@ -10,6 +10,7 @@ use App\Models\Squad;
 use App\OpenApi\Shape;
 use App\Queries\Board;
 use FleetSparrow\Core\Progress\LineStory;
+use FleetSparrow\Core\Shared\CalendarDate;
 
 /** Players by record lines, each cell the latest number against the player's own past. */
 #[Shape('BoardCell', [
@@ -38,14 +39,24 @@ final class BoardResource
             'players' => $squad->players->map(fn (Player $player): array => PlayerResource::of($player)
                 + ($board->attendance[$player->id] ?? ['came' => 0, 'of' => 0]))->all(),
             'lines' => $lines,
-            'cells' => array_map(
-                fn (array $own): array => array_filter(
-                    array_map(fn (LineStory $story): ?array => self::cell($story, $board), $own),
-                    fn (?array $cell): bool => $cell !== null,
-                ),
-                $board->stories,
-            ),
+            'cells' => self::byPlayer($board->cells),
         ];
+    }
+
+    /**
+     * @param  array<string, array<int, array<string, mixed>>>  $cells  line key → player → cell
+     * @return array<int, array<string, array<string, mixed>>> player → line key → cell
+     */
+    private static function byPlayer(array $cells): array
+    {
+        $own = [];
+        foreach ($cells as $key => $players) {
+            foreach ($players as $playerId => $cell) {
+                $own[$playerId][$key] = $cell;
+            }
+        }
+
+        return $own;
     }
 
     /**
@@ -60,7 +71,7 @@ final class BoardResource
     }
 
     /** @return array<string, mixed>|null null where nothing valid stands yet */
-    private static function cell(LineStory $story, Board $board): ?array
+    public static function cell(LineStory $story, CalendarDate $today): ?array
     {
         [$last, $record] = [$story->line->lastDay(), $story->line->recordDay()];
 
@@ -70,7 +81,7 @@ final class BoardResource
             'record' => $record === null ? null : ['on' => $record->on->iso(), 'value' => $record->best],
             'trend' => $story->verdict->trend->value,
             'words' => $story->verdict->trend->words(),
-            'isStale' => $story->isStale($board->span->until),
+            'isStale' => $story->isStale($today),
             'isStuck' => $story->still !== null,
             'isFresh' => $story->isFresh(),
             'openTries' => array_sum($story->line->openTries),

@@ -63,7 +63,7 @@ final class LineResource
     {
         $standings = [];
         foreach ($readings as $key => $reading) {
-            $standings[$key] = self::standing($reading, $aims[$key], $withChance);
+            $standings[$key] = self::standing($reading, Target::of($reading, $aims[$key]), $withChance);
         }
 
         return $standings;
@@ -73,10 +73,9 @@ final class LineResource
      * @param  bool  $withChance  whether the squad wants to see how likely a target is
      * @return array<string, mixed>
      */
-    public static function standing(LineReading $reading, Aim $aim, bool $withChance): array
+    public static function standing(LineReading $reading, ?Target $target, bool $withChance): array
     {
         $record = $reading->recordDay();
-        $target = Target::of($reading, $aim);
 
         return [
             'days' => array_map(

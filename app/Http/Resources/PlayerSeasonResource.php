@@ -157,7 +157,7 @@ final class PlayerSeasonResource
     /** @return array{line: array<string, mixed>} & array<string, mixed> */
     private static function line(PlayerSeason $season, LineStory $story, LengthUnit $unit, bool $withChance): array
     {
-        [$slope, $error, $dropOff] = [$story->slope(), $story->error->value(), $story->dropOff];
+        [$slope, $error, $dropOff] = [$season->slopes[$story->key], $story->error->value(), $story->dropOff];
 
         return [
             'line' => LineResource::line($season->recordLines[$story->key], $unit),
@@ -181,7 +181,7 @@ final class PlayerSeasonResource
                 'isHabit' => $dropOff->isHabit(),
                 'evidence' => self::evidence($story->dropOffEvidence($dropOff)),
             ],
-        ] + LineResource::standing($story->line, $season->aims[$story->key], $withChance);
+        ] + LineResource::standing($story->line, $story->target, $withChance);
     }
 
     /** @return array<string, mixed> */

@@ -8,6 +8,7 @@ use App\Models\Mark;
 use App\OpenApi\Shape;
 use App\Queries\LineTries;
 use Carbon\CarbonImmutable;
+use FleetSparrow\Core\Record\Target;
 use FleetSparrow\Core\Shared\LengthUnit;
 
 #[
@@ -45,7 +46,11 @@ final class TriesResource
             'playerId' => $tries->player->id,
             'playerName' => $tries->player->name,
             'line' => LineResource::line($tries->line, $unit),
-            'standing' => LineResource::standing($tries->reading, $tries->aim, $tries->player->squad->showsChances()),
+            'standing' => LineResource::standing(
+                $tries->reading,
+                Target::of($tries->reading, $tries->aim),
+                $tries->player->squad->showsChances(),
+            ),
             'tries' => array_map(fn (array $try): array => ['marks' => array_map(self::mark(...), $try['marks'])] + $try, $tries->tries),
         ];
     }
