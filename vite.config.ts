@@ -22,10 +22,11 @@ export default defineConfig({
           swDest: '../sw.js',
           injectionPoint: 'self.__SW_MANIFEST',
           rollupFormat: 'iife',
-          globDirectory: 'public/build',
-          globPatterns: ['assets/*.{js,css,woff2}'],
-          globIgnores: ['assets/empty-*'],
-          modifyURLPrefix: { '': '/build/' },
+          // What the run needs is built before this.
+          globDirectory: 'public',
+          globPatterns: ['{build,build-run}/assets/*.{js,css,woff2}'],
+          globIgnores: ['build/assets/empty-*'],
+          modifyURLPrefix: { '': '/' },
         }),
       ],
   build: {

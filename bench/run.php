@@ -354,6 +354,7 @@ $scripts = function (string $build, array $entries): array {
 };
 foreach ([
     ['the first view', 'build', ['resources/js/app/main.tsx', 'resources/js/features/today/TodayPage.tsx']],
+    ['a run', 'build-run', ['resources/js/app/run.tsx']],
     ['the page at home', 'build-home', ['resources/js/at-home/main.tsx']],
 ] as [$name, $build, $entries]) {
     $files = $scripts($build, $entries);

@@ -10,16 +10,18 @@ final class FirstView
     private const VIEWS = [
         'today' => 'today/TodayPage',
         'plan/\d+' => 'plan/PlanPage',
-        'run/\d+' => 'run/RunPage',
         'squad' => 'squad/SquadPage',
         'season' => 'season/SeasonPage',
         'player/\d+' => 'player/PlayerPage',
         'book' => 'book/BookPage',
     ];
 
-    /** @return non-empty-list<string> as the build knows them; a view that is seldom the first is fetched when it is asked for */
-    public static function scripts(string $path): array
+    /** @return array{non-empty-list<string>, string} as the build knows them, and the build; a view seldom the first is fetched later */
+    public static function of(string $path): array
     {
+        if (preg_match('#^run/\d+$#', $path) === 1) {
+            return [['resources/js/app/run.tsx'], 'build-run'];
+        }
         $scripts = ['resources/js/early.ts', 'resources/js/app/main.tsx'];
         foreach (self::VIEWS as $pattern => $view) {
             if (preg_match("#^{$pattern}$#", $path) === 1) {
@@ -27,6 +29,6 @@ final class FirstView
             }
         }
 
-        return $scripts;
+        return [$scripts, 'build'];
     }
 }

@@ -6,8 +6,8 @@ import { askEarly } from './shared/api/early';
  * reads of the answers only what the next question needs; whoever shows them checks them.
  */
 async function begin(path: string): Promise<void> {
-  // Who comes by an invitation is nobody yet; a run opens from what is held, and has nothing to wait for.
-  if (/^\/(invitation|reset|run)\//.test(path)) return;
+  // Who comes by an invitation is nobody yet.
+  if (/^\/(invitation|reset)\//.test(path)) return;
   const me = askEarly('/me');
   const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
   if (id) {

@@ -21,6 +21,10 @@ const held = [
   /^\/api\/v1\/sessions\/\d+(\/run)?$/,
 ];
 
+/** There are two pages, whatever the address: the run, and the frame of all other views. */
+const pages = { run: '/run/0', frame: '/' };
+const pageOf = (path: string): string => (/^\/run\/\d/.test(path) ? pages.run : pages.frame);
+
 const account = new HeldAnswers(HELD, caches);
 
 const serwist = new Serwist({
@@ -31,8 +35,11 @@ const serwist = new Serwist({
   runtimeCaching: [
     {
       matcher: ({ request, url }) => request.mode === 'navigate' && !/^\/(api\/|up$|at-home|invitation\/|reset\/)/.test(url.pathname),
-      // The shell is one page, whatever its address.
-      handler: new NetworkFirst({ cacheName: SHELL, networkTimeoutSeconds: 3, plugins: [{ cacheKeyWillBeUsed: () => Promise.resolve('/') }] }),
+      handler: new NetworkFirst({
+        cacheName: SHELL,
+        networkTimeoutSeconds: 3,
+        plugins: [{ cacheKeyWillBeUsed: ({ request }) => Promise.resolve(pageOf(new URL(request.url).pathname)) }],
+      }),
     },
     {
       matcher: ({ request, url }) => request.method === 'GET' && url.search === '' && held.some((path) => path.test(url.pathname)),
@@ -42,7 +49,7 @@ const serwist = new Serwist({
 });
 
 self.addEventListener('install', (event) => {
-  event.waitUntil(caches.open(SHELL).then((cache) => cache.add('/')));
+  event.waitUntil(caches.open(SHELL).then((cache) => cache.addAll(Object.values(pages))));
 });
 self.addEventListener('message', (event) => {
   if (event.data === 'take-over') void self.skipWaiting();

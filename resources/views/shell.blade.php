@@ -11,7 +11,7 @@
     <link rel="apple-touch-icon" href="/icon-192.png">
     <link rel="manifest" href="/manifest.webmanifest">
     @viteReactRefresh
-    @vite(\App\Http\FirstView::scripts($path ?? ''))
+    @vite(...\App\Http\FirstView::of($path ?? ''))
 </head>
 <body>
     <div id="root"></div>

@@ -178,16 +178,23 @@ final class SignInTest extends FeatureTestCase
     public function test_a_page_names_the_scripts_of_its_first_view(): void
     {
         $frame = ['resources/js/early.ts', 'resources/js/app/main.tsx'];
-        self::assertSame([...$frame, 'resources/js/features/run/RunPage.tsx'], FirstView::scripts('run/19'));
         foreach (['', 'run', 'run/19/else', 'invitation/abc', 'at-home'] as $path) {
-            self::assertSame($frame, FirstView::scripts($path), $path);
+            self::assertSame([$frame, 'build'], FirstView::of($path), $path);
         }
-        foreach (['today', 'plan/1', 'run/1', 'squad', 'season', 'player/1', 'book'] as $path) {
-            $scripts = FirstView::scripts($path);
+        foreach (['today', 'plan/1', 'squad', 'season', 'player/1', 'book'] as $path) {
+            [$scripts] = FirstView::of($path);
             self::assertCount(3, $scripts, $path);
             self::assertFileExists(base_path($scripts[2]));
             $this->get("/{$path}")->assertOk()->assertSee(basename($scripts[2], '.tsx'));
         }
+    }
+
+    public function test_a_run_is_a_page_of_its_own_build(): void
+    {
+        $run = 'resources/js/app/run.tsx';
+        self::assertSame([[$run], 'build-run'], FirstView::of('run/19'));
+        self::assertFileExists(base_path($run));
+        $this->get('/run/19')->assertOk()->assertSee('/build-run/assets/run-', false)->assertDontSee('/build/assets', false);
     }
 
     public function test_a_stopped_database_is_said_plainly(): void

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, coach, keepChanges, newSession, runLink, runUntil, signedIn } from './support';
+import { addDrill, coach, keepChanges, newSession, requestsOf, runLink, runUntil, signedIn } from './support';
 
 test('numbers taken without a network are kept and sent once, whatever gets lost', async ({ page, context }) => {
   await signedIn(page);
@@ -71,6 +71,7 @@ test('with the records away the clock goes on and the page says so', async ({ pa
 });
 
 test('a sign-in that ran out in the roll call keeps the numbers and asks quietly', async ({ page, context }) => {
+  const atRest = requestsOf(page);
   await signedIn(page);
   await newSession(page, 'Long roll call');
   await addDrill(page, 'Sole taps');
@@ -79,6 +80,8 @@ test('a sign-in that ran out in the roll call keeps the numbers and asks quietly
   await page.getByRole('button', { name: 'Start' }).click();
   await runUntil(page, /Feet in turn: Sole taps/);
   await page.getByRole('button', { name: /^Numbers/ }).click();
+  // An answer still on its way would bring the old sign-in back.
+  await atRest();
   await context.clearCookies();
   await page.keyboard.type('24');
   await page.keyboard.press('Enter');
@@ -90,4 +93,35 @@ test('a sign-in that ran out in the roll call keeps the numbers and asks quietly
   await again.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText('all numbers sent')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Amina' })).toHaveValue('24');
+});
+
+test('a run under way opens for whoever was signed in here last, and for nobody once they signed out', async ({ page, context }) => {
+  const atRest = requestsOf(page);
+  await signedIn(page);
+  await newSession(page, 'Signed out at the pitch');
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  await runLink(page).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  await runUntil(page, /Feet in turn: Sole taps/);
+  await atRest();
+  await context.clearCookies();
+  await page.reload();
+  // Quietly: the clock is what is there, and the way to sign in again beside it.
+  await expect(page.getByRole('heading', { level: 1, name: /Feet in turn: Sole taps/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Signed out: sign in' }).click();
+  const again = page.getByRole('dialog', { name: 'Sign in again to go on' });
+  await again.getByLabel('E-mail').fill(coach.email);
+  await again.getByLabel('Password').fill(coach.password);
+  await again.getByRole('button', { name: 'Sign in' }).click();
+  await expect(again).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Signed out: sign in' })).toBeHidden();
+
+  const address = page.url();
+  await page.getByRole('link', { name: 'Leave' }).click();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByLabel('E-mail')).toBeVisible();
+  await page.goto(address);
+  await expect(page.getByLabel('E-mail')).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: /Sole taps/ })).toBeHidden();
 });

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Browser, type Locator, type Page } from '@playwright/test';
+import { expect, type Browser, type Locator, type Page, type Request } from '@playwright/test';
 
 export const coach = { email: 'coach@heron-quay.example', password: 'salt-marsh-42' };
 export const assistant = { email: 'assistant@heron-quay.example', password: 'salt-marsh-42' };
@@ -22,6 +22,15 @@ export async function token(page: Page): Promise<string> {
 
 export const write = async (page: Page, path: string, data: object) =>
   page.request.post(`/api/v1/${path}`, { data, headers: { Accept: 'application/json', 'X-XSRF-TOKEN': await token(page) } });
+
+/** From here on the page's requests are counted; gives back what waits until none is on its way. */
+export function requestsOf(page: Page): () => Promise<void> {
+  const open = new Set<Request>();
+  page.on('request', (request) => open.add(request));
+  page.on('requestfinished', (request) => open.delete(request));
+  page.on('requestfailed', (request) => open.delete(request));
+  return () => expect.poll(() => open.size).toBe(0);
+}
 
 /** Signed in without the form, which has tests of its own; no page is opened. */
 export async function signedIn(page: Page, who = coach): Promise<void> {

@@ -41,6 +41,8 @@ use FleetSparrow\Core\Timeline\SegmentKind;
     Shape(
         'RunPack',
         [
+            'shape' => 'int',
+            'footWording' => "'other'|'weaker'",
             'session' => 'SessionSummary',
             'recap' => 'Recap',
             'players' => 'Player[]',
@@ -58,6 +60,9 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 ]
 final class RunPackResource
 {
+    /** Goes up with every change of the pack's shape, here and in the page: a phone trusts what it holds by this number. */
+    private const SHAPE = 1;
+
     /** @return array<string, mixed> */
     public static function of(RunPack $pack, ClubDay $day): array
     {
@@ -69,6 +74,8 @@ final class RunPackResource
         }
 
         return [
+            'shape' => self::SHAPE,
+            'footWording' => $pack->session->squad->foot_wording,
             'session' => SessionResource::summary($pack->session, $day),
             'recap' => SessionResource::recap($pack->session),
             'players' => $pack->players->map(PlayerResource::of(...))->values()->all(),

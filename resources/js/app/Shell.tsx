@@ -4,11 +4,14 @@ import { Link, NavLink, Outlet, ScrollRestoration, useLocation } from 'react-rou
 import { SignInForm } from '../features/sign-in/SignInForm';
 import { SignInAgain } from '../features/sign-in/SignInAgain';
 import { ApiError } from '../shared/api/client';
-import { meQuery, signOut } from '../shared/api/queries';
+import { signOut } from '../shared/api/queries';
+import { meQuery } from '../shared/api/meQuery';
 import type { Me } from '../shared/api/schemas';
 import { actFor, flushMarks, useOutbox } from '../shared/lib/outbox';
+import { forgetAccount, remember, useSending } from '../shared/lib/signedIn';
+import { note } from '../shared/lib/deviceNotes';
 import { onSignedOut } from '../shared/lib/signedOut';
-import { forgetHeld, letNewIn } from '../shared/lib/openable';
+import { letNewIn } from '../shared/lib/openable';
 import { HeldLine } from '../shared/ui/HeldLine';
 import { Failed, Loading } from '../shared/ui/States';
 import { SquadChoice, useSquadId } from '../shared/ui/SquadChoice';
@@ -25,20 +28,12 @@ export function Shell() {
 
   useEffect(() => onSignedOut(() => setExpired(true)), []);
   useEffect(() => {
-    if (account === undefined) return undefined;
-    actFor(account);
-    const flush = () => void flushMarks();
-    flush();
-    window.addEventListener('online', flush);
-    const timer = window.setInterval(flush, 15_000);
-    return () => {
-      window.removeEventListener('online', flush);
-      window.clearInterval(timer);
-    };
+    if (account !== undefined) note('account', String(account));
   }, [account]);
+  useSending(account);
 
   const welcome = (data: Me) => {
-    forgetHeld();
+    remember(data.id);
     queryClient.setQueryData(meQuery.queryKey, data);
     setExpired(false);
     actFor(data.id);
@@ -65,14 +60,13 @@ export function Shell() {
 
 function Frame({ me }: { me: Me }) {
   const { pathname } = useLocation();
-  const isRun = /^\/run\/\d+/.test(pathname);
   useEffect(() => letNewIn(pathname), [pathname]);
   const isSettings = pathname === '/settings';
   return (
     <SquadChoice squads={me.squads}>
       <div className="shell">
         <ScrollRestoration />
-        {!isRun && <Bar me={me} />}
+        <Bar me={me} />
         <main>{me.squads.length === 0 && !isSettings ? <NoSquad name={me.name} isLead={me.isLead} /> : <Outlet />}</main>
       </div>
     </SquadChoice>
@@ -81,7 +75,8 @@ function Frame({ me }: { me: Me }) {
 
 function Bar({ me }: { me: Me }) {
   const { squadId, choose } = useSquadId();
-  const { isDusk, setDusk } = useThemeChoice();
+  const { name, setDusk } = useThemeChoice();
+  const isDusk = name === 'dusk';
   const { unsent, ofOthers } = useOutbox();
   return (
     <header className="bar">
@@ -130,7 +125,7 @@ function SignOutButton({ unsent }: { unsent: number }) {
       return;
     }
     await signOut().catch(() => undefined);
-    forgetHeld();
+    forgetAccount();
     window.location.assign('/');
   };
   return (

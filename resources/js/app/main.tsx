@@ -1,9 +1,4 @@
-import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
-import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
-import '@fontsource/atkinson-hyperlegible-next/latin-ext-400.css';
-import '@fontsource/atkinson-hyperlegible-next/latin-ext-700.css';
-import '@fontsource/sofia-sans-condensed/latin-800.css';
-import './theme/app.css';
+import './look';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { keepOpenable } from '../shared/lib/openable';

@@ -1,18 +1,20 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, Navigate, useRouteError } from 'react-router';
 import { WaitingPage } from '../features/waiting/WaitingPage';
 import { Broken } from './Broken';
 import { Shell } from './Shell';
 
+const BrokenView = () => <Broken error={useRouteError()} />;
+
 export const router = createBrowserRouter([
   {
     path: 'invitation/:token',
-    errorElement: <Broken />,
+    errorElement: <BrokenView />,
     lazy: async () => ({ Component: (await import('../features/welcome/InvitationPage')).InvitationPage }),
   },
-  { path: 'reset/:account', errorElement: <Broken />, lazy: async () => ({ Component: (await import('../features/welcome/ResetPage')).ResetPage }) },
+  { path: 'reset/:account', errorElement: <BrokenView />, lazy: async () => ({ Component: (await import('../features/welcome/ResetPage')).ResetPage }) },
   {
     element: <Shell />,
-    errorElement: <Broken />,
+    errorElement: <BrokenView />,
     children: [
       { index: true, element: <Navigate to="/today" replace /> },
       { path: 'today', lazy: async () => ({ Component: (await import('../features/today/TodayPage')).TodayPage }) },
@@ -20,7 +22,6 @@ export const router = createBrowserRouter([
       { path: 'plan/:sessionId/sheet', lazy: async () => ({ Component: (await import('../features/sheet/SheetPage')).SheetPage }) },
       { path: 'plan/:sessionId/proposals', lazy: async () => ({ Component: (await import('../features/proposals/ProposalsPage')).ProposalsPage }) },
       { path: 'plan/:sessionId/rehearsal', lazy: async () => ({ Component: (await import('../features/rehearsal/RehearsalPage')).RehearsalPage }) },
-      { path: 'run/:sessionId', lazy: async () => ({ Component: (await import('../features/run/RunPage')).RunPage }) },
       { path: 'squad', lazy: async () => ({ Component: (await import('../features/squad/SquadPage')).SquadPage }) },
       { path: 'squad/paper', lazy: async () => ({ Component: (await import('../features/squad/PaperPage')).PaperPage }) },
       { path: 'squad/home', lazy: async () => ({ Component: (await import('../features/home/HomeSquadPage')).HomeSquadPage }) },

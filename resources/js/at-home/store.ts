@@ -1,4 +1,4 @@
-import type { MarkParts } from '../shared/api/queries';
+import type { MarkParts } from '../shared/api/runQueries';
 import type { AtHome, Felt } from '../shared/api/homeSchemas';
 import { note, noted } from '../shared/lib/deviceNotes';
 

@@ -1,4 +1,5 @@
-import { Button, FileButton, LinkButton } from '../../shared/ui/Button';
+import { AnchorButton, Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -30,9 +31,9 @@ export function DrillActs({ page: { drill, own } }: { page: DrillPageData }) {
     <>
       <div className="acts no-print">
         {own && <span className="quiet">{own.mayChange ? `Your own, version ${own.version}` : `Shared by ${own.squadName}`}</span>}
-        <FileButton href={drillFilePath(squadId, drill.slug)} download={`${drill.slug}.json`}>
+        <AnchorButton href={drillFilePath(squadId, drill.slug)} download={`${drill.slug}.json`}>
           Save as a file
-        </FileButton>
+        </AnchorButton>
         <Button onClick={() => print()}>Print</Button>
         {mayChange && <Button onClick={() => share.mutate()}>{own.isShared ? 'Stop sharing' : 'Share in the club'}</Button>}
         {mayChange && <Button onClick={() => setAsking(true)}>Retire</Button>}

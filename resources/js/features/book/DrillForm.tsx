@@ -1,4 +1,5 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';

@@ -3,7 +3,7 @@ import type { MoveSummary } from '../../shared/api/bookSchemas';
 import { countedField, doseSideOptions } from '../../shared/lib/doseWords';
 import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { CircuitMoves } from './CircuitMoves';
 import type { SectionProps } from './sectionProps';
 import { listAt, numberAt, textAt, valueAt } from './fields';

@@ -7,7 +7,8 @@ import { homeQueries, keepSquadRoutines, openHomeLinks } from '../../shared/api/
 import type { HomeSquad } from '../../shared/api/homeSchemas';
 import { isOf } from '../../shared/api/keys';
 import { mark, many, shortDay } from '../../shared/lib/format';
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { Choice } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';

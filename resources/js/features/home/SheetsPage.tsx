@@ -10,7 +10,8 @@ import { Button } from '../../shared/ui/Button';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
+import { useSquadId } from '../../shared/ui/SquadChoice';
 import { daysAlike } from './daysAlike';
 
 type Sheet = HomeSheets['sheets'][number];

@@ -5,7 +5,7 @@ import { mark } from '../../shared/lib/format';
 import { Button } from '../../shared/ui/Button';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { daysAlike } from './daysAlike';
 
 interface WeekProps {

@@ -7,7 +7,7 @@ import { ResetPicture } from '../../shared/ui/ResetPicture';
 import { clock } from '../../shared/lib/format';
 import { ageWords, dutyWords, groupWords } from '../../shared/lib/groups';
 import { LastTime } from './LastTime';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { SharesTable } from './WhoComes';
 
 const parts: Record<string, string> = {

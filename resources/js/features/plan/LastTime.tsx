@@ -3,7 +3,7 @@ import { bookQueries } from '../../shared/api/bookQueries';
 import type { Player } from '../../shared/api/schemas';
 import { day, mark, sideWords, many } from '../../shared/lib/format';
 import { doseWords } from '../../shared/lib/doseWords';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 
 interface LastTimeProps {
   squadId: number;

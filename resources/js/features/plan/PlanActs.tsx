@@ -1,4 +1,5 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';

@@ -1,4 +1,4 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { AnchorButton, Button } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -76,9 +76,9 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               {tools.isKeeping ? 'Keeping …' : 'Keep changes'}
             </Button>
           )}
-          <LinkButton to={`/run/${session.id}`} variant={tools.isDirty ? 'outlined' : 'contained'} disabled={tools.isDirty}>
+          <AnchorButton href={`/run/${session.id}`} variant={tools.isDirty ? 'outlined' : 'contained'} disabled={tools.isDirty}>
             {tools.isDirty ? 'Keep first, then run' : 'Run'}
-          </LinkButton>
+          </AnchorButton>
         </div>
       </div>
       {tools.stale && <StalePlan mine={plan} other={tools.stale} onTakeOther={tools.takeOther} onKeepMine={tools.keepMine} />}

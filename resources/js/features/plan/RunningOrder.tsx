@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { AddBlock } from './AddBlock';
 import { doseWords } from '../../shared/lib/doseWords';
 import { Cuts } from './Cuts';

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { sendMarks, type MarkToSend } from '../../shared/api/queries';
+import { sendMarks, type MarkToSend } from '../../shared/api/runQueries';
 import { lineTriesQuery } from '../../shared/api/staffQueries';
 import type { LineTries, Try, TryMark } from '../../shared/api/staffSchemas';
 import { day, lineWords, localTime, mark, sideWords } from '../../shared/lib/format';

@@ -1,4 +1,5 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';

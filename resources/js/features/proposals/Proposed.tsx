@@ -4,7 +4,7 @@ import type { ProposedBlock, Proposals } from '../../shared/api/bookSchemas';
 import { clock, clockTime } from '../../shared/lib/format';
 import { doseWords } from '../../shared/lib/doseWords';
 import { Remarks } from '../../shared/ui/Remarks';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 
 interface ProposedProps {
   proposal: Proposals['proposals'][number];

@@ -1,8 +1,9 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { runPackQuery } from '../../shared/api/queries';
+import { runPackQuery } from '../../shared/api/runQueries';
 import type { RunPack, Segment } from '../../shared/api/schemas';
 import { clock } from '../../shared/lib/format';
 import { ShareBars } from '../../shared/ui/ShareBars';

@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button';
 import type { RunPack } from '../../shared/api/schemas';
 import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { besideLines } from './beside';
 import type { Step } from './keptState';
 import type { SignalsChoice } from '../../shared/clock/signals';
@@ -18,6 +18,8 @@ export interface ClockViewProps {
   signals: SignalsChoice;
   segment: RunSegment;
   entries: Record<string, Entry>;
+  /** The clock and its buttons alone, for the first moment. */
+  isBrief: boolean;
   onRollCall: (at: number) => void;
   /** What is looked at beside the clock: of a block, or who is here. */
   onAside: (what: 'card' | 'ground' | 'here' | 'names' | 'focus' | 'caller' | 'board', name: string) => void;
@@ -71,7 +73,7 @@ export function ClockView(props: ClockViewProps) {
           <Button onClick={() => props.onAside('board', block.id)}>Be the board</Button>
         </div>
       )}
-      <Spell pack={pack} segment={segment} block={block} links={clock.links} onLinks={clock.pressLinks} />
+      {!props.isBrief && <Spell pack={pack} segment={segment} block={block} links={clock.links} onLinks={clock.pressLinks} />}
       <BesideNames pack={pack} clock={clock} onOpen={() => props.onAside('names', 'yes')} />
       <div className="then">
         <p>

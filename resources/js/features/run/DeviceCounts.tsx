@@ -1,7 +1,7 @@
 import { Button } from '../../shared/ui/Button';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { feedQuery, openFeed } from '../../shared/api/queries';
+import { feedQuery, openFeed } from '../../shared/api/runQueries';
 import type { Roll } from './useRoll';
 
 /** A device that counts in place of the thumb: leave to send, what it has sent since, and writing that down. */

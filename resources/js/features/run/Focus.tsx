@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Look } from '../../shared/api/queries';
+import type { Look } from '../../shared/api/runQueries';
 import type { RunPack } from '../../shared/api/schemas';
 import { Button } from '../../shared/ui/Button';
 import { Choice } from '../../shared/ui/Field';

@@ -3,7 +3,7 @@ import type { RunPack, RunPosition } from '../../shared/api/schemas';
 import { countdown } from '../../shared/lib/format';
 import type { Entry } from '../../shared/lib/outbox';
 import { Button } from '../../shared/ui/Button';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { entryKey, rollCallFor } from './rollCalls';
 import { Spell } from './Spell';
 import { segmentWords } from '../../shared/clock/segmentWords';

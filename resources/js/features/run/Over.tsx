@@ -1,4 +1,4 @@
-import { Button, LinkButton } from '../../shared/ui/Button';
+import { AnchorButton, Button } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Recap, RunPack } from '../../shared/api/schemas';
@@ -54,9 +54,9 @@ export function Over({ pack, entries, waived, onWaive, onRollCall, onFinish }: O
       {isFinished ? (
         <div className="stack" role="status">
           <p>The session is closed. What is not sent yet goes out by itself.</p>
-          <LinkButton to="/today" variant="contained">
+          <AnchorButton href="/today" variant="contained">
             To Today
-          </LinkButton>
+          </AnchorButton>
         </div>
       ) : (
         <div className="thumb">

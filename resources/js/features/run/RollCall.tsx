@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import type { ClockReading } from '../../kernel/segmentClock';
 import { countdown, lineWords, mark } from '../../shared/lib/format';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { BallPanel } from './BallPanel';
 import { wayWords, waysOf, type Way } from '../../shared/lib/entryText';
 import { Keypad } from './Keypad';

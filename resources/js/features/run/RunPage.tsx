@@ -1,15 +1,16 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
-import { positionQuery } from '../../shared/api/queries';
+import { useDeferredValue, useEffect, useState } from 'react';
+import { positionQuery } from '../../shared/api/runQueries';
+import { ApiError } from '../../shared/api/client';
 import type { RunPack } from '../../shared/api/schemas';
 import type { Entry } from '../../shared/lib/outbox';
 import { askToPersist } from '../../shared/lib/openable';
+import { announceSignedOut } from '../../shared/lib/signedOut';
 import { Button } from '../../shared/ui/Button';
 import { HeldLine } from '../../shared/ui/HeldLine';
 import { Failed, Loading } from '../../shared/ui/States';
-import { useFootWording } from '../../shared/ui/SquadChoice';
-import { useThemeChoice } from '../../shared/ui/ThemeChoice';
+import { FootWords } from '../../shared/ui/FootWords';
+import { WaitingList } from '../../shared/ui/WaitingList';
 import { Board, Caller } from './Caller';
 import { ClockView } from './ClockView';
 import { cuesAhead } from '../../shared/clock/cues';
@@ -23,27 +24,32 @@ import { RollCall } from './RollCall';
 import { SentLine } from './SentLine';
 import { Aside, ServerCard } from './ServerCard';
 import { readySound, useCues, useSignals, useWakeLock } from '../../shared/clock/signals';
+import { useAsked } from './useAsked';
 import { useClock } from './useClock';
 import { deviceName, useConduct } from './useConduct';
 import { WhoIsHere } from './WhoIsHere';
 import { useEntries, useRunState } from './useRun';
 
-export function RunPage() {
-  const sessionId = Number(useParams().sessionId);
-  const { setAtPitch } = useThemeChoice();
+export function RunPage({ sessionId }: { sessionId: number }) {
   useEffect(askToPersist, []);
-  useEffect(() => {
-    setAtPitch(true);
-    return () => setAtPitch(false);
-  }, [setAtPitch]);
   const { pack, kept, entries, isPending, fault, retry } = useRunState(sessionId);
-  if (pack && entries) return <Run key={sessionId} pack={pack} kept={kept} firstEntries={entries} />;
+  const isSignedOut = fault instanceof ApiError && fault.kind === 'signed-out';
+  const isBarred = isSignedOut && !pack;
+  useEffect(() => {
+    if (isBarred) announceSignedOut();
+  }, [isBarred]);
+  if (pack && entries)
+    return (
+      <FootWords value={pack.footWording}>
+        <Run key={sessionId} pack={pack} kept={kept} firstEntries={entries} isSignedOut={isSignedOut} />
+      </FootWords>
+    );
   if (isPending) return <Loading what="the run" />;
   return (
     <div className="page stack">
       <Failed fault={fault} onRetry={retry} />
       <p>
-        <Link to={`/plan/${sessionId}`}>Back to the plan</Link>
+        <a href={`/plan/${sessionId}`}>Back to the plan</a>
       </p>
     </div>
   );
@@ -53,15 +59,16 @@ interface RunProps {
   pack: RunPack;
   kept: KeptState;
   firstEntries: Entry[];
+  isSignedOut: boolean;
 }
 
-function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
+function Run({ pack: firstPack, kept, firstEntries, isSignedOut }: RunProps) {
   const clock = useClock(firstPack, kept);
   const { pack, reading, runMs, press } = clock;
   const { entries, enter } = useEntries(pack, firstEntries);
   const [rollAt, setRollAt] = useState<number | undefined>(undefined);
   // In the address, so that a second phone can open it too.
-  const [asked, setAsked] = useSearchParams();
+  const [asked, setAsked] = useAsked();
   const card = pack.blocks.find((block) => block.id === asked.get('card'));
   const focus = pack.blocks.find((block) => block.id === asked.get('focus'));
   const ground = pack.blocks.find((block) => block.id === asked.get('ground'));
@@ -72,12 +79,13 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
   const isFree = reading.state === 'ready' || isFollowing;
   const followed = useQuery({ ...positionQuery(pack.session.id), enabled: isFree, refetchInterval: isFollowing ? 2_000 : 15_000 });
   const conductor = followed.data && followed.data.device !== deviceName() ? followed.data : null;
-  const wording = useFootWording();
   const signals = useSignals();
   useWakeLock();
   // Who follows hears the conductor's cues at the pitch; two phones a second apart would only confuse.
-  useCues(isFollowing ? [] : cuesAhead(pack.segments, reading, runMs, wording), runMs, signals[0]);
+  useCues(isFollowing ? [] : cuesAhead(pack.segments, reading, runMs, pack.footWording), runMs, signals[0]);
   const segment = pack.segments[reading.index];
+  // What can be pressed is drawn first, who is where right after.
+  const isBrief = useDeferredValue(false, true);
   const number = pack.blocks.findIndex((block) => block.id === segment?.blockId) + 1;
   return (
     // After the page was loaded anew nobody presses Start: whatever is pressed gives the sound back.
@@ -85,8 +93,8 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
       <div className="top">
         <strong>{number > 0 ? `Block ${number} of ${pack.blocks.length}` : 'The end'}</strong>
         <HeldLine />
-        <SentLine hasNumbers={Object.keys(entries).length > 0} />
-        <Link to={`/plan/${pack.session.id}`}>Leave</Link>
+        <SentLine hasNumbers={Object.keys(entries).length > 0} isSignedOut={isSignedOut} onWaiting={() => setAsked({ waiting: 'yes' })} />
+        <a href={`/plan/${pack.session.id}`}>Leave</a>
       </div>
       {other && !isFollowing && (
         <div className="tight" role="alert">
@@ -105,7 +113,11 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
           </button>
         </p>
       )}
-      {card?.drill?.organisation.card ? (
+      {asked.get('waiting') === 'yes' ? (
+        <Aside title="What waits here" onClose={() => setAsked({})}>
+          <WaitingList />
+        </Aside>
+      ) : card?.drill?.organisation.card ? (
         <ServerCard title={card.title} card={card.drill.organisation.card} onClose={() => setAsked({})} />
       ) : asked.get('here') === 'yes' ? (
         <WhoIsHere
@@ -166,6 +178,7 @@ function Run({ pack: firstPack, kept, firstEntries }: RunProps) {
           signals={signals}
           segment={segment}
           entries={entries}
+          isBrief={isBrief}
           onRollCall={setRollAt}
           onAside={(what, name) => setAsked({ [what]: name })}
         />

@@ -5,7 +5,7 @@ import { questionsOf } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { Questions } from '../../shared/ui/RecapFields';
 import { StitchLine } from '../../shared/ui/Stitches';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import { Ground } from './Ground';
 import { Who } from './Who';
 import { doseLine, pointFor, ruleOf, type RunBlock, type RunSegment } from './words';

@@ -1,6 +1,6 @@
 import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
-import { useFootWording } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
 import type { ClockViewProps } from './ClockView';
 import { beginsAt, entryKey, rollCallFor } from './rollCalls';
 import { readySound, type Signals } from '../../shared/clock/signals';

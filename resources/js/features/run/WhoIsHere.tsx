@@ -1,7 +1,7 @@
 import { Button } from '../../shared/ui/Button';
 import { useState } from 'react';
 import { useMutation } from '@tanstack/react-query';
-import { addGuests } from '../../shared/api/queries';
+import { addGuests } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
 import { bibName, freeBibs } from '../../shared/lib/bibs';
 import { many } from '../../shared/lib/format';

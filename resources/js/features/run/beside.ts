@@ -1,4 +1,4 @@
-import type { ReminderEvent } from '../../shared/api/queries';
+import type { ReminderEvent } from '../../shared/api/runQueries';
 import type { RunPack } from '../../shared/api/schemas';
 
 /** What is noted beside the names in a run, as this device knows it. */

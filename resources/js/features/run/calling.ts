@@ -1,4 +1,4 @@
-import type { CallMade } from '../../shared/api/queries';
+import type { CallMade } from '../../shared/api/runQueries';
 import type { RunPack } from '../../shared/api/schemas';
 import type { RunBlock } from './words';
 

@@ -8,8 +8,8 @@ import type { Roster } from './reseat';
 export type Step = 'harder' | 'easier' | 'oneMoreBall';
 
 /** What this device keeps of a run beside its numbers. */
-export interface KeptState {
-  pack: unknown;
+export interface KeptState<Pack = unknown> {
+  pack: Pack;
   presses: Press[];
   /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
   links?: Record<string, number>;

@@ -1,4 +1,4 @@
-import type { Look } from '../../shared/api/queries';
+import type { Look } from '../../shared/api/runQueries';
 
 /** A ball that was judged; the last one may still be taken back. */
 export interface KeptLook {

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
 import { keys } from '../../shared/api/keys';
-import type { PartTime } from '../../shared/api/queries';
+import type { PartTime } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import { callsMade, type CallLog } from './calling';

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { ClockReading } from '../../kernel/segmentClock';
-import { tellPosition } from '../../shared/api/queries';
+import { tellPosition } from '../../shared/api/runQueries';
 import type { RunPosition } from '../../shared/api/schemas';
 import { note, noted } from '../../shared/lib/deviceNotes';
 

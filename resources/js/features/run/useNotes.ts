@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Look } from '../../shared/api/queries';
+import type { Look } from '../../shared/api/runQueries';
 import type { RunPack } from '../../shared/api/schemas';
 import { noteInRun } from '../../shared/lib/outbox';
 import { besideOf, noted, type Noted } from './beside';

@@ -1,33 +1,41 @@
-import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { runPackQuery } from '../../shared/api/queries';
-import { runPack, type RunPack } from '../../shared/api/schemas';
+import { queryOptions, useQuery, type QueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { keptPack, runPackQuery } from '../../shared/api/runQueries';
+import type { RunPack } from '../../shared/api/schemas';
 import { enterMark, entriesOf, keptRunState, type Entry } from '../../shared/lib/outbox';
 import type { Written } from '../../shared/lib/entryText';
 import { brought, type KeptState } from './keptState';
 import { entryKey, takenBefore, tryNumber, type Ask } from './rollCalls';
 import { keys } from '../../shared/api/keys';
 
+const keptRunQuery = (sessionId: number) =>
+  queryOptions({
+    queryKey: keys.keptRun(sessionId),
+    queryFn: async (): Promise<KeptState<RunPack | undefined> | null> => {
+      const state = brought(await keptRunState(sessionId));
+      return state && { ...state, pack: await keptPack(state.pack) };
+    },
+    staleTime: Infinity,
+  });
+const entriesQuery = (sessionId: number) => queryOptions({ queryKey: keys.entries(sessionId), queryFn: () => entriesOf(sessionId), staleTime: Infinity });
+
+/** Before anything is drawn, so that reading and drawing the frame go on side by side. */
+export function readAhead(client: QueryClient, sessionId: number): void {
+  // Whoever shows them hears of a fault.
+  const all = [client.query(keptRunQuery(sessionId)), client.query(entriesQuery(sessionId)), client.query(runPackQuery(sessionId))];
+  void Promise.allSettled(all);
+}
+
 /** The run pack from the server, or the one kept on this device when there is no network; and the presses so far. */
 export function useRunState(sessionId: number) {
   const fetched = useQuery({ ...runPackQuery(sessionId), retry: false });
-  const kept = useQuery({
-    queryKey: keys.keptRun(sessionId),
-    queryFn: async (): Promise<(KeptState & { isUnread?: boolean }) | null> => {
-      const state = brought(await keptRunState(sessionId));
-      return state && { ...state, isUnread: true };
-    },
-    staleTime: Infinity,
-    gcTime: 0,
-  });
-  const entries = useQuery({ queryKey: keys.entries(sessionId), queryFn: () => entriesOf(sessionId), staleTime: Infinity, gcTime: 0 });
+  const kept = useQuery(keptRunQuery(sessionId));
+  const entries = useQuery(entriesQuery(sessionId));
   // A run under way goes on with the pack it began with.
   const isUnderWay = (kept.data?.presses.length ?? 0) > 0 || kept.data?.seated !== undefined;
-  const needed = isUnderWay || fetched.isError ? kept.data : undefined;
-  // Read once, and only where it is needed: what is kept from then on is what was read.
-  const keptPack = useMemo(() => (needed?.isUnread ? runPack.safeParse(needed.pack).data : (needed?.pack as RunPack | undefined)), [needed]);
-  const underWay = keptPack && { ...keptPack, taken: fetched.data?.taken ?? keptPack.taken };
-  const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? keptPack);
+  const before = isUnderWay || fetched.isError ? kept.data?.pack : undefined;
+  const underWay = before && { ...before, taken: fetched.data?.taken ?? before.taken };
+  const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? before);
   return {
     pack,
     kept: kept.data ?? { pack, presses: [] },

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { meQuery } from '../../shared/api/queries';
+import { meQuery } from '../../shared/api/meQuery';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { PasswordSection } from './PasswordSection';
 import { PeopleSection } from './PeopleSection';

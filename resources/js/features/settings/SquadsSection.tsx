@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { faultsOf } from '../../shared/api/faults';
-import { meQuery } from '../../shared/api/queries';
+import { meQuery } from '../../shared/api/meQuery';
 import { addSquad } from '../../shared/api/staffQueries';
 import { Choice, Field } from '../../shared/ui/Field';
 

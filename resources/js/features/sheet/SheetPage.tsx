@@ -1,14 +1,17 @@
-import { Button, FileButton, LinkButton } from '../../shared/ui/Button';
+import { AnchorButton, Button } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
-import { previewQuery, runPackQuery, sessionQuery, squadQueries } from '../../shared/api/queries';
+import { previewQuery, sessionQuery, squadQueries } from '../../shared/api/queries';
+import { runPackQuery } from '../../shared/api/runQueries';
 import type { BlockEvaluation, Drill, Evaluation, PlanBlock, RunPack, Session } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { clock, clockTime, day } from '../../shared/lib/format';
 import { questionsLine } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { RoundMap } from '../../shared/ui/RoundMap';
-import { useFootWording, useSquadId } from '../../shared/ui/SquadChoice';
+import { useFootWording } from '../../shared/ui/FootWords';
+import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { draftOf, planOf } from '../../shared/lib/draft';
 import { ageWords, dutyWords, groupWords } from '../../shared/lib/groups';
@@ -57,9 +60,9 @@ export function SheetPage() {
           <LinkButton to={`/plan/${sessionId}`} variant="text">
             Back to the plan
           </LinkButton>
-          <FileButton href={`/api/v1/sessions/${sessionId}/calendar`} download={`session-${sessionId}.ics`}>
+          <AnchorButton href={`/api/v1/sessions/${sessionId}/calendar`} download={`session-${sessionId}.ics`}>
             For a calendar
-          </FileButton>
+          </AnchorButton>
           <Button variant="contained" onClick={() => print()}>
             Print
           </Button>

@@ -1,4 +1,4 @@
-import type { MarkToSend } from '../../shared/api/queries';
+import type { MarkToSend } from '../../shared/api/runQueries';
 import type { RecordLine } from '../../shared/api/schemas';
 import { readText, type Written } from '../../shared/lib/entryText';
 import { isLikelySlip } from '../../kernel/slip';

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link, Navigate } from 'react-router';
 import { squadQueries } from '../../shared/api/queries';
 import { useSquadId } from '../../shared/ui/SquadChoice';
@@ -24,7 +25,13 @@ function Next({ to }: { to: 'plan' | 'run' }) {
         </p>
       </div>
     );
-  return <Navigate to={`/${to}/${today.data.next.id}`} replace />;
+  return to === 'run' ? <ToRun sessionId={today.data.next.id} /> : <Navigate to={`/plan/${today.data.next.id}`} replace />;
+}
+
+/** A run has an entry of its own: the browser goes there. */
+function ToRun({ sessionId }: { sessionId: number }) {
+  useEffect(() => window.location.replace(`/run/${sessionId}`), [sessionId]);
+  return <Loading what="the run" />;
 }
 
 export const NextPlan = () => <Next to="plan" />;

@@ -1,4 +1,5 @@
-import { LinkButton } from '../../shared/ui/Button';
+import { AnchorButton } from '../../shared/ui/Button';
+import { LinkButton } from '../../shared/ui/LinkButton';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { takeAlong } from '../../shared/api/client';
@@ -98,9 +99,9 @@ function NextSession({ next, today }: { next: NextUp; today: string }) {
         </p>
         <div className="acts">
           <LinkButton to={`/plan/${next.id}`}>Plan</LinkButton>
-          <LinkButton to={`/run/${next.id}`} variant="contained">
+          <AnchorButton href={`/run/${next.id}`} variant="contained">
             Run
-          </LinkButton>
+          </AnchorButton>
         </div>
       </div>
       {next.evaluation && !isNarrow && (

@@ -1,17 +1,10 @@
-import { Button } from '../../shared/ui/Button';
-import { useMutation, useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { letGo, tryAgain, useOutbox, waitingLines } from '../../shared/lib/outbox';
-import { announceSignedOut } from '../../shared/lib/signedOut';
-import { keys } from '../../shared/api/keys';
+import { Button } from '../../shared/ui/Button';
+import { WaitingList } from '../../shared/ui/WaitingList';
 
-/** What this device has not been able to send, one by one, with what holds it. */
+/** What waits on this device, as a view of its own. */
 export function WaitingPage() {
-  const box = useOutbox();
   const navigate = useNavigate();
-  const lines = useQuery({ queryKey: keys.waiting(box), queryFn: waitingLines, gcTime: 0, staleTime: 0, placeholderData: (before) => before });
-  const send = useMutation({ mutationFn: tryAgain, onSettled: () => lines.refetch() });
-  const drop = useMutation({ mutationFn: letGo, onSettled: () => lines.refetch() });
   return (
     <>
       <div className="head">
@@ -20,47 +13,8 @@ export function WaitingPage() {
           <Button onClick={() => void navigate(-1)}>Back</Button>
         </div>
       </div>
-      <div className="page stack" style={{ paddingTop: 0 }}>
-        {box.unkept > 0 && (
-          <p className="notice" role="alert">
-            This device will not keep numbers: {box.unkept} {box.unkept === 1 ? 'is' : 'are'} in this page alone. Leave it open until they are sent.
-          </p>
-        )}
-        {lines.data?.length === 0 && <p role="status">Nothing waits: everything written down here has been sent.</p>}
-        <ul className="rows" aria-label="What waits">
-          {lines.data?.map((line) => (
-            <li key={line.id} className="spread">
-              <span>
-                {line.label}
-                {line.value && (
-                  <>
-                    : <strong className="num">{line.value}</strong>
-                  </>
-                )}
-                <br />
-                <span className={line.held ? 'warn' : 'quiet'}>{line.held || (box.isSignedOut ? 'Waits for a sign-in.' : 'Waits for a connection.')}</span>
-              </span>
-              {line.isRefused && (
-                <button type="button" className="link" disabled={drop.isPending} onClick={() => drop.mutate(line.id)} aria-label={`Let go of ${line.label}`}>
-                  Let it go
-                </button>
-              )}
-            </li>
-          ))}
-        </ul>
-        {box.ofOthers > 0 && (
-          <p className="note">
-            {box.ofOthers} more {box.ofOthers === 1 ? 'number was' : 'numbers were'} entered here under another account.{' '}
-            {box.ofOthers === 1 ? 'It goes' : 'They go'} out when that account signs in on this device.
-          </p>
-        )}
-        {(lines.data?.length ?? 0) > 0 && (
-          <div className="acts-line">
-            <Button variant="contained" disabled={send.isPending} onClick={() => (box.isSignedOut ? announceSignedOut() : send.mutate())}>
-              {box.isSignedOut ? 'Sign in to send' : 'Send now'}
-            </Button>
-          </div>
-        )}
+      <div className="page" style={{ paddingTop: 0 }}>
+        <WaitingList />
       </div>
     </>
   );

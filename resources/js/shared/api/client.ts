@@ -35,6 +35,9 @@ const kindOfStatus: Record<number, ApiErrorKind> = {
   504: 'away',
 };
 
+/** How an answer is read: by a schema, or by one that is fetched once there is an answer. */
+export type Reader<T> = ZodMiniType<T> | (() => Promise<ZodMiniType<T>>);
+
 interface Call {
   method: 'GET' | 'POST' | 'PUT' | 'DELETE';
   body?: unknown;
@@ -42,10 +45,12 @@ interface Call {
   text?: string;
   headers?: Record<string, string>;
   signal?: AbortSignal;
+  /** Whether an answer that this device holds is taken as it is. */
+  trusts?: (held: unknown) => boolean;
 }
 
 /** Calls the server and parses the answer; throws an `ApiError` whatever goes wrong. */
-export async function callApi<T>(path: string, schema: ZodMiniType<T>, call: Call): Promise<T> {
+export async function callApi<T>(path: string, reader: Reader<T>, call: Call): Promise<T> {
   let response = await send(path, call);
   if (response.status === 419) {
     // The sign-in was renewed elsewhere: a read brings the new token, then the write is tried once more.
@@ -54,13 +59,23 @@ export async function callApi<T>(path: string, schema: ZodMiniType<T>, call: Cal
   }
   const body = await readJson(response);
   if (!response.ok) throw failure(response.status, body);
+  if (call.trusts?.(body) && response.headers.has('X-Held-Since')) return body as T;
+  const schema = typeof reader === 'function' ? await fetched(reader) : reader;
   const parsed = schema.safeParse(body);
   if (!parsed.success) throw new ApiError('contract', 'The server answered in a way this page does not know. Load the page again.');
   return parsed.data;
 }
 
-export const getJson = <T>(path: string, schema: ZodMiniType<T>, signal?: AbortSignal): Promise<T> =>
-  callApi(path, schema, signal ? { method: 'GET', signal } : { method: 'GET' });
+export const getJson = <T>(path: string, reader: Reader<T>, signal?: AbortSignal): Promise<T> =>
+  callApi(path, reader, signal ? { method: 'GET', signal } : { method: 'GET' });
+
+async function fetched<T>(reader: () => Promise<ZodMiniType<T>>): Promise<ZodMiniType<T>> {
+  try {
+    return await reader();
+  } catch {
+    throw new ApiError('offline', 'No connection. What you entered is still here.');
+  }
+}
 
 async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {
   const content = text ?? (body === undefined ? undefined : JSON.stringify(body));

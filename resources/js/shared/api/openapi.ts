@@ -2881,6 +2881,9 @@ export interface components {
             parts: components["schemas"]["MarkParts"] | null;
         };
         RunPack: {
+            shape: number;
+            /** @enum {string} */
+            footWording: "other" | "weaker";
             session: components["schemas"]["SessionSummary"];
             recap: components["schemas"]["Recap"];
             players: components["schemas"]["Player"][];

@@ -5,14 +5,17 @@ import { z } from './zod';
 const sideName = z.enum(['R', 'L', 'both', 'alternating']);
 export const strongFoot = z.enum(['R', 'L', 'both']);
 
+const footWording = z.enum(['other', 'weaker']);
 const squadRef = z.object({
   id: z.number(),
   name: z.string(),
   ageGroup: z.string(),
   lengthUnit: z.enum(['m', 'yd', 'ft', 'pace']),
-  footWording: z.enum(['other', 'weaker']),
+  footWording,
   role: z.enum(['lead', 'coach', 'assistant']),
 });
+/** What matters of it is that it came. */
+export const runKept = z.unknown();
 export const holdings = z.object({ marks: z.number(), players: z.number(), wasRun: z.boolean(), hasRecap: z.boolean() });
 
 export const me = z.object({
@@ -32,6 +35,7 @@ export const player = z.object({
   strongFoot,
   birthYear: z.nullable(z.number()),
 });
+export const guests = z.object({ players: z.array(player) });
 
 type Declared = (typeof doseKinds)[number];
 type DeclaredField = Declared['fields'][number];
@@ -459,6 +463,8 @@ const runBlock = z.extend(together, {
 /** What a number was made of, where more was seen than the number. */
 const markParts = z.object({ kind: z.enum(['halves', 'feet', 'total', 'good-and-tried']), numbers: z.array(z.number()) });
 export const runPack = z.object({
+  shape: z._default(z.number(), 0),
+  footWording: z._default(footWording, 'other'),
   session: sessionSummary,
   recap: z._default(recap, { answers: '', howHard: null, onlyTried: false }),
   players: z.array(player),

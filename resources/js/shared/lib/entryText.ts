@@ -1,5 +1,5 @@
 import type { RecordLine } from '../api/schemas';
-import type { MarkParts } from '../api/queries';
+import type { MarkParts } from '../api/runQueries';
 import { mark } from './format';
 
 /** What stands in a row of the roll call, read. */

@@ -1,4 +1,4 @@
-import type { MarkParts } from '../api/queries';
+import type { MarkParts } from '../api/runQueries';
 import type { RecordLine } from '../api/schemas';
 import { readText } from './entryText';
 

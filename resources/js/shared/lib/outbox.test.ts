@@ -1,13 +1,13 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { ApiError } from '../api/client';
-import type { MarkToSend } from '../api/queries';
+import type { MarkToSend } from '../api/runQueries';
 
 const sendMarks = vi.fn();
 const keepRun = vi.fn();
 const keepRecap = vi.fn();
 const sendNoted = vi.fn();
-vi.mock('../api/queries', () => ({
+vi.mock('../api/runQueries', () => ({
   sendMarks: (marks: unknown) => sendMarks(marks) as unknown,
   keepRun: (...of: unknown[]) => keepRun(...of) as unknown,
   keepRecap: (...of: unknown[]) => keepRecap(...of) as unknown,

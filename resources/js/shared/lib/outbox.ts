@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, sendNoted, type CallMade, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/queries';
+import { keepRecap, keepRun, sendMarks, sendNoted, type CallMade, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/runQueries';
 import type { Recap } from '../api/schemas';
 import { storedTogether } from './deviceStore';
 import { Shelf } from './shelf';

@@ -1,10 +1,10 @@
 import { expect, test, vi } from 'vitest';
 import { ApiError } from '../api/client';
-import type { MarkToSend } from '../api/queries';
+import type { MarkToSend } from '../api/runQueries';
 import { note, noted } from './deviceNotes';
 
 const sendMarks = vi.fn();
-vi.mock('../api/queries', () => ({ sendMarks: (marks: unknown) => sendMarks(marks) as unknown, keepRun: vi.fn(), keepRecap: vi.fn() }));
+vi.mock('../api/runQueries', () => ({ sendMarks: (marks: unknown) => sendMarks(marks) as unknown, keepRun: vi.fn(), keepRecap: vi.fn() }));
 
 const { enterMark, entriesOf, flushMarks, keepRunState, keptRunState, outboxState } = await import('./outbox');
 

@@ -3,7 +3,7 @@ import { type DeclaredField, doseKindOptions, doseOfKind, doseSideOptions, doseV
 import { clock } from '../lib/format';
 import { Choice } from './Field';
 import { NumberField } from './NumberField';
-import { useFootWording } from './SquadChoice';
+import { useFootWording } from './FootWords';
 
 type Tempo = 'learn' | 'steady' | 'match';
 

@@ -1,6 +1,6 @@
 import type { Drill } from '../api/schemas';
 import { doseWords } from '../lib/doseWords';
-import { useFootWording } from './SquadChoice';
+import { useFootWording } from './FootWords';
 import { StitchLine } from './Stitches';
 
 interface DrillPartsProps {

@@ -1,7 +1,7 @@
 import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
 import type { SquadRef } from '../api/schemas';
 import { note, noted } from '../lib/deviceNotes';
-import type { FootWording } from '../lib/format';
+import { FootWords } from './FootWords';
 
 interface SquadChoiceValue {
   squadId: number;
@@ -27,10 +27,11 @@ export function SquadChoice({ squads, children }: { squads: SquadRef[]; children
     }),
     [squad, squads],
   );
-  return <Context value={value}>{children}</Context>;
+  return (
+    <Context value={value}>
+      <FootWords value={squad?.footWording ?? 'other'}>{children}</FootWords>
+    </Context>
+  );
 }
 
 export const useSquadId = (): SquadChoiceValue => useContext(Context);
-
-/** What the squad in view calls the foot that is not the strong one. */
-export const useFootWording = (): FootWording => useSquadId().squad?.footWording ?? 'other';
