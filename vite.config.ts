@@ -2,15 +2,20 @@ import react from '@vitejs/plugin-react';
 import { serwist } from '@serwist/vite';
 import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
+import { contract } from './vite.contract.ts';
 
 /** What every view stands on. */
-const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|zod|idb)\//;
+const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|idb)\//;
 /** What most views have in common; not what only one needs, nor what is fetched when it is asked for. */
 const together = (id: string): boolean => /\/resources\/js\/(shared|kernel)\/.*\.tsx?$/.test(id) && !apart.test(id);
+/** What answers are read by where they may be of another version. */
+const schemas = /\/node_modules\/zod\/|\/shared\/api\/(\w*[sS]chemas|zod)\.ts$/;
 const apart =
-  /\/(lib\/deviceNotes|api\/early)\.|\/shared\/(clock|theme)\/|\/lib\/search\.|\/api\/(season|staff|home)|\/ui\/(OverView|Dialog|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
+  /\/(lib\/deviceNotes|api\/early|api\/zod)\.|\/shared\/api\/\w*[sS]chemas\.|\/shared\/(clock|theme)\/|\/lib\/search\.|\/api\/(season|staff|home)|\/ui\/(OverView|Dialog|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
 
 export default defineConfig({
+  // The tests say themselves which one they mean.
+  define: process.env.VITEST ? {} : contract,
   plugins: process.env.VITEST
     ? [react()]
     : [
@@ -35,11 +40,14 @@ export default defineConfig({
     // Many small files cost a phone more in round trips than all of them weigh.
     rolldownOptions: {
       output: {
+        // Nearly all of these is called at once: a browser that knows the hint compiles them while they are read.
+        postBanner: ({ name }) => (['libraries', 'shared', 'TodayPage', 'PlanPage'].includes(name) ? '//# allFunctionsCalledOnLoad' : ''),
         codeSplitting: {
           includeDependenciesRecursively: false,
           groups: [
             { name: 'libraries', test: libraries },
             { name: 'shared', test: together },
+            { name: 'schemas', test: schemas },
           ],
         },
       },

@@ -147,7 +147,7 @@ make_demo_database() {
   local log="$VAR/logs/$1-database.log" kept="$VAR/run/demo.sql.gz" wanted
   make_database "sparrow_$1"
   # Of nobody's use but the tests': a password that is quick to check.
-  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}" BCRYPT_ROUNDS=4
+  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}" BCRYPT_ROUNDS=4 SAYS_CONTRACT=false
   # What other code kept, this may not be able to read.
   APP_ENV="$1" artisan cache:clear >"$log" 2>&1 || die "the cache for $1 could not be emptied (${log#"$ROOT"/})."
   # The demo is the same for the same code on the same day, so the second one is a copy of the first.

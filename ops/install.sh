@@ -63,12 +63,11 @@ install_node_libraries() {
 
 build_front_end() {
   local wanted
-  wanted=$(find resources -type f -print0 | sort -z | xargs -0 cat vite.config.ts vite.home.config.ts tsconfig.json package-lock.json | sha256sum | cut -d' ' -f1)
+  wanted=$(find resources -type f -print0 | sort -z | xargs -0 cat vite.*.ts docs/openapi.json tsconfig.json package.json package-lock.json | sha256sum | cut -d' ' -f1)
   if ! { fresh build "$wanted" && [ -f public/build/manifest.json ] && [ -f public/sw.js ] \
     && [ -f public/build-run/manifest.json ] && [ -f public/build-home/manifest.json ] && [ -f public/at-home-sw.js ]; }; then
     say "Building the front end …"
-    step "the front-end build" "Mend what it names, then start again." build npx vite build
-    step "the build of the page at home" "Mend what it names, then start again." build npx vite build -c vite.home.config.ts
+    step "the front-end build" "Mend what it names, then start again." build npm run --silent build
     stamp build "$wanted"
   fi
   # The servers' account reads all of it; under this script's umask it could not.

@@ -8,16 +8,20 @@ import { askEarly } from './shared/api/early';
 async function begin(path: string): Promise<void> {
   // Who comes by an invitation is nobody yet.
   if (/^\/(invitation|reset)\//.test(path)) return;
+  const isToday = path === '/' || path === '/today';
+  const known = Number(noted('squad') ?? 0);
+  // The squad shown last is asked for at once: while the application starts, nobody has time to read who is signed in.
+  if (isToday && known > 0) void askEarly(`/squads/${known}/today`);
   const me = askEarly('/me');
   const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
   if (id) {
     const session = (await read(askEarly(`/sessions/${id}`))) as { squadId?: number } | undefined;
     if (session?.squadId) void askEarly(`/squads/${session.squadId}/drills`);
   }
-  if (path === '/' || path === '/today') {
+  if (isToday) {
     const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };
-    const squad = squads.find((one) => one.id === Number(noted('squad'))) ?? squads[0];
-    if (squad) void askEarly(`/squads/${squad.id}/today`);
+    const squad = squads.find((one) => one.id === known) ?? squads[0];
+    if (squad && squad.id !== known) void askEarly(`/squads/${squad.id}/today`);
   }
 }
 

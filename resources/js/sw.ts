@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { NetworkFirst, Serwist, type PrecacheEntry, type SerwistGlobalConfig } from 'serwist';
+import { CacheFirst, NetworkFirst, Serwist, type PrecacheEntry, type SerwistGlobalConfig } from 'serwist';
 import { HeldAnswers } from './shared/lib/heldAnswers';
 
 declare global {
@@ -10,7 +10,6 @@ declare global {
 declare const self: ServiceWorkerGlobalScope;
 
 const HELD = 'held';
-const SHELL = 'shell';
 
 /** What a coach needs at a pitch without signal: who is signed in, today, the sessions with their packs, the book and its words. */
 const held = [
@@ -21,23 +20,28 @@ const held = [
   /^\/api\/v1\/sessions\/\d+(\/run)?$/,
 ];
 
-/** There are two pages, whatever the address: the run, and the frame of all other views. */
-const pages = { run: '/run/0', frame: '/' };
+const manifest = self.__SW_MANIFEST ?? [];
+/** The pages of this version: with its scripts, which are held too, they open at once. Another version has pages of its own. */
+const SHELLS = 'shell';
+const SHELL = [SHELLS, ...manifest.map((one) => (typeof one === 'string' ? one : one.url)).filter((url) => /\/(main|run)-[^/]+\.(js|css)$/.test(url))].join(
+  ' ',
+);
+/** There are two, whatever the address: the run, and the frame of all other views. */
+const pages = { run: '/run/0', frame: '/today' };
 const pageOf = (path: string): string => (/^\/run\/\d/.test(path) ? pages.run : pages.frame);
 
 const account = new HeldAnswers(HELD, caches);
 
 const serwist = new Serwist({
-  precacheEntries: self.__SW_MANIFEST ?? [],
+  precacheEntries: manifest,
   // A new version waits until the page says that no run is under way.
   skipWaiting: false,
   clientsClaim: true,
   runtimeCaching: [
     {
       matcher: ({ request, url }) => request.mode === 'navigate' && !/^\/(api\/|up$|at-home|invitation\/|reset\/)/.test(url.pathname),
-      handler: new NetworkFirst({
+      handler: new CacheFirst({
         cacheName: SHELL,
-        networkTimeoutSeconds: 3,
         plugins: [{ cacheKeyWillBeUsed: ({ request }) => Promise.resolve(pageOf(new URL(request.url).pathname)) }],
       }),
     },
@@ -50,6 +54,10 @@ const serwist = new Serwist({
 
 self.addEventListener('install', (event) => {
   event.waitUntil(caches.open(SHELL).then((cache) => cache.addAll(Object.values(pages))));
+});
+self.addEventListener('activate', (event) => {
+  const isPast = (name: string) => name.startsWith(SHELLS) && name !== SHELL;
+  event.waitUntil(caches.keys().then((names) => Promise.all(names.filter(isPast).map((name) => caches.delete(name)))));
 });
 self.addEventListener('message', (event) => {
   if (event.data === 'take-over') void self.skipWaiting();

@@ -23,6 +23,16 @@ final class ContractTest extends FeatureTestCase
         }
     }
 
+    /** The same letters as `vite.contract.ts` reads from the same file: what a built page takes without checking. */
+    public function test_an_answer_names_the_committed_description_and_a_page_does_not(): void
+    {
+        $description = (string) file_get_contents(base_path('docs/openapi.json'));
+        $name = substr(hash('sha256', $description), 0, 12);
+
+        $this->actingAs($this->coach)->getJson('/api/v1/me')->assertOk()->assertHeader('X-Contract', $name);
+        $this->get('/today')->assertOk()->assertHeaderMissing('X-Contract');
+    }
+
     public function test_every_route_is_described_and_nothing_else(): void
     {
         $routes = [];

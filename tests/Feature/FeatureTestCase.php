@@ -49,7 +49,8 @@ abstract class FeatureTestCase extends TestCase
         parent::setUp();
         $this->travelTo('2026-03-10 12:00:00');
         Artisan::call('sparrow:book');
-        [$this->squad, $this->coach] = $this->club('Heron Quay', 'coach@quay.example');
+        // What is drawn for a squad is drawn by its id: the same in every run, whatever ran before.
+        [$this->squad, $this->coach] = $this->club('Heron Quay', 'coach@quay.example', ['id' => 1_000_001]);
         $this->assistant = $this->staff($this->squad, 'assistant@quay.example', 'assistant');
         $this->lead = User::query()
             ->create(
@@ -80,13 +81,16 @@ abstract class FeatureTestCase extends TestCase
         $this->withCredentials()->withUnencryptedCookie(Config::string('session.cookie'), 'of a test');
     }
 
-    /** @return array{Squad, User} */
-    private function club(string $name, string $email): array
+    /**
+     * @param  array{id?: int}  $own
+     * @return array{Squad, User}
+     */
+    private function club(string $name, string $email, array $own = []): array
     {
         $club = Club::query()->create(['name' => $name, 'time_zone' => 'Europe/Copenhagen']);
         $this->app->make(ClubContext::class)->actFor($club->id);
-        $squad = Squad::query()->create(
-            ['name' => "{$name} U12", 'age_group' => 'U12', 'length_unit' => 'yd', 'target_school' => 'own-record'],
+        $squad = Squad::query()->forceCreate(
+            $own + ['name' => "{$name} U12", 'age_group' => 'U12', 'length_unit' => 'yd', 'target_school' => 'own-record'],
         );
 
         return [$squad, $this->staff($squad, $email, 'coach')];

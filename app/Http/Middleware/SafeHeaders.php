@@ -42,6 +42,7 @@ final class SafeHeaders
         if ($request->is('api/*')) {
             // Children's records: no cache on the way keeps them.
             $response->headers->set('Cache-Control', 'no-store, private');
+            $response->headers->set('X-Contract', (string) config('app.contract'));
         }
 
         return $response;

@@ -41,7 +41,6 @@ use FleetSparrow\Core\Timeline\SegmentKind;
     Shape(
         'RunPack',
         [
-            'shape' => 'int',
             'footWording' => "'other'|'weaker'",
             'session' => 'SessionSummary',
             'recap' => 'Recap',
@@ -60,9 +59,6 @@ use FleetSparrow\Core\Timeline\SegmentKind;
 ]
 final class RunPackResource
 {
-    /** Goes up with every change of the pack's shape, here and in the page: a phone trusts what it holds by this number. */
-    private const SHAPE = 1;
-
     /** @return array<string, mixed> */
     public static function of(RunPack $pack, ClubDay $day): array
     {
@@ -74,7 +70,6 @@ final class RunPackResource
         }
 
         return [
-            'shape' => self::SHAPE,
             'footWording' => $pack->session->squad->foot_wording,
             'session' => SessionResource::summary($pack->session, $day),
             'recap' => SessionResource::recap($pack->session),

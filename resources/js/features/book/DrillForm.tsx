@@ -4,7 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { addDrill, bookQueries, changeDrill, scaleDrill } from '../../shared/api/bookQueries';
-import { drillPage, type DrillChoices, type DrillFields, type DrillPageData } from '../../shared/api/bookSchemas';
+import type { DrillChoices, DrillFields, DrillPageData } from '../../shared/api/bookSchemas';
 import { ApiError } from '../../shared/api/client';
 import { Choice } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
@@ -55,7 +55,7 @@ export function DrillForm({ page, choices, isChange }: DrillFormProps) {
     },
   });
   const refused = keep.error instanceof ApiError ? keep.error : undefined;
-  const stale = refused?.kind === 'stale' ? drillPage.safeParse(refused.current).data : undefined;
+  const stale = refused?.kind === 'stale' ? (refused.current as DrillPageData | undefined) : undefined;
   const faults = [...(refused?.fields.map(({ path, message }) => ({ path: path.replace(/^fields\./, ''), message })) ?? []), ...(trial.data?.faults ?? [])];
   return (
     <form

@@ -1,4 +1,4 @@
-import type { RoutineDay } from '../../shared/api/homeQueries';
+import type { RoutineDay } from '../../shared/api/routineSchemas';
 import type { Drill } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
 import { mark } from '../../shared/lib/format';

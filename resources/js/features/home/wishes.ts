@@ -1,4 +1,4 @@
-import type { RoutineWishes } from '../../shared/api/homeQueries';
+import type { RoutineWishes } from '../../shared/api/routineSchemas';
 
 type Name = Exclude<keyof RoutineWishes, 'with' | 'without'>;
 const yesNo: [string, string][] = [

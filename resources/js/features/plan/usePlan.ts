@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
-import { session as sessionSchema, type Evaluation, type Session } from '../../shared/api/schemas';
+import type { Evaluation, Session } from '../../shared/api/schemas';
 import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/draft';
 import { useUndo } from './useUndo';
 import { keys } from '../../shared/api/keys';
@@ -46,7 +46,7 @@ export function usePlan(session: Session) {
     queryClient.removeQueries({ queryKey: keys.run(kept.id) });
   };
   const keep = useMutation({ mutationFn: (version: number) => keepPlan(base.id, version, plan), onSuccess: accept });
-  const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? sessionSchema.safeParse(keep.error.current).data : undefined;
+  const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? (keep.error.current as Session | undefined) : undefined;
 
   const stepThen = (step: (() => void) | undefined) =>
     step &&

@@ -10,6 +10,8 @@ export type Step = 'harder' | 'easier' | 'oneMoreBall';
 /** What this device keeps of a run beside its numbers. */
 export interface KeptState<Pack = unknown> {
   pack: Pack;
+  /** Of the interface the pack came by; absent in what an older version kept. */
+  contract?: string;
   presses: Press[];
   /** Block id → links of a build-up that are done today, where that was changed at the pitch. */
   links?: Record<string, number>;

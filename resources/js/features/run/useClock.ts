@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
+import { contract } from '../../shared/api/client';
 import { keys } from '../../shared/api/keys';
 import type { PartTime } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
@@ -40,7 +41,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const notes = useNotes(pack, first, (more) => keep(more, offsetOf(time)));
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
+    const state: KeptState = { pack, contract, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(keys.keptRun(sessionId), state);
   };

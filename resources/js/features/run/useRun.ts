@@ -13,7 +13,7 @@ const keptRunQuery = (sessionId: number) =>
     queryKey: keys.keptRun(sessionId),
     queryFn: async (): Promise<KeptState<RunPack | undefined> | null> => {
       const state = brought(await keptRunState(sessionId));
-      return state && { ...state, pack: await keptPack(state.pack) };
+      return state && { ...state, pack: await keptPack(state.pack, state.contract) };
     },
     staleTime: Infinity,
   });

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { faultsOf } from '../../shared/api/faults';
 import { keepSettings, settingsQuery, type SettingsPath } from '../../shared/api/staffQueries';
-import { settings as settingsSchema, type Setting, type Settings } from '../../shared/api/staffSchemas';
+import type { Setting, Settings } from '../../shared/api/staffSchemas';
 import { Choice, Field } from '../../shared/ui/Field';
 import { FormFault } from '../../shared/ui/FormFault';
 import { NumberField } from '../../shared/ui/NumberField';
@@ -45,7 +45,7 @@ function Form({ path, data }: { path: SettingsPath; data: Settings }) {
   };
   const { at, form } = faultsOf(save.error);
   // Somebody else kept other settings meanwhile: both are shown.
-  const other = save.error instanceof ApiError && save.error.kind === 'stale' ? settingsSchema.safeParse(save.error.current).data : undefined;
+  const other = save.error instanceof ApiError && save.error.kind === 'stale' ? (save.error.current as Settings | undefined) : undefined;
   const isChanged = JSON.stringify(values) !== JSON.stringify(kept);
   return (
     <form

@@ -15,6 +15,7 @@ export class ApiError extends Error {
     readonly kind: ApiErrorKind,
     message: string,
     readonly fields: FieldFault[] = [],
+    /** Where something else has been kept meanwhile: what is answered otherwise, as it stands. */
     readonly current?: unknown,
   ) {
     super(message);
@@ -45,11 +46,18 @@ interface Call {
   text?: string;
   headers?: Record<string, string>;
   signal?: AbortSignal;
-  /** Whether an answer that this device holds is taken as it is. */
-  trusts?: (held: unknown) => boolean;
 }
 
-/** Calls the server and parses the answer; throws an `ApiError` whatever goes wrong. */
+/** The description of the interface that this page was built on, in a few letters. */
+export const contract = import.meta.env.VITE_CONTRACT ?? '';
+
+/**
+ * Whether the server holds to the very description this page was built on. Its answers are held to that by tests, so they are not checked
+ * once more while a phone waits; a server or a held answer of another version is.
+ */
+const isOfThisContract = ({ headers }: Response): boolean => contract !== '' && headers.get('X-Contract') === contract;
+
+/** Calls the server and reads the answer; throws an `ApiError` whatever goes wrong. */
 export async function callApi<T>(path: string, reader: Reader<T>, call: Call): Promise<T> {
   let response = await send(path, call);
   if (response.status === 419) {
@@ -58,10 +66,14 @@ export async function callApi<T>(path: string, reader: Reader<T>, call: Call): P
     response = await send(path, call);
   }
   const body = await readJson(response);
-  if (!response.ok) throw failure(response.status, body);
-  if (call.trusts?.(body) && response.headers.has('X-Held-Since')) return body as T;
-  const schema = typeof reader === 'function' ? await fetched(reader) : reader;
-  const parsed = schema.safeParse(body);
+  if (body === undefined && response.ok && response.status !== 204)
+    throw new ApiError('away', 'The server cannot be reached just now. What you entered is still here.');
+  const read = async (what: unknown): Promise<{ success: true; data: T } | { success: false }> => {
+    if (isOfThisContract(response)) return { success: true, data: what as T };
+    return (typeof reader === 'function' ? await fetched(reader) : reader).safeParse(what);
+  };
+  if (!response.ok) throw await failure(response.status, body, read);
+  const parsed = await read(body);
   if (!parsed.success) throw new ApiError('contract', 'The server answered in a way this page does not know. Load the page again.');
   return parsed.data;
 }
@@ -116,7 +128,7 @@ async function readJson(response: Response): Promise<unknown> {
   }
 }
 
-function failure(status: number, body: unknown): ApiError {
+async function failure(status: number, body: unknown, read: (what: unknown) => Promise<{ success: boolean; data?: unknown }>): Promise<ApiError> {
   const problem = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
   const detail =
     typeof problem.detail === 'string'
@@ -125,7 +137,7 @@ function failure(status: number, body: unknown): ApiError {
         ? 'That is more than can be taken at once.'
         : 'The server cannot be reached just now. What you entered is still here.';
   const fields = Array.isArray(problem.fields) ? (problem.fields as FieldFault[]) : [];
-  return new ApiError(kindOfStatus[status] ?? 'server', detail, fields, problem.current);
+  return new ApiError(kindOfStatus[status] ?? 'server', detail, fields, problem.current === undefined ? undefined : (await read(problem.current)).data);
 }
 
 /** Takes the packs of the next sessions along, while there is a network. */

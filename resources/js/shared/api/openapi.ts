@@ -2881,7 +2881,6 @@ export interface components {
             parts: components["schemas"]["MarkParts"] | null;
         };
         RunPack: {
-            shape: number;
             /** @enum {string} */
             footWording: "other" | "weaker";
             session: components["schemas"]["SessionSummary"];

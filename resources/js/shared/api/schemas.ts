@@ -15,7 +15,10 @@ const squadRef = z.object({
   role: z.enum(['lead', 'coach', 'assistant']),
 });
 /** What matters of it is that it came. */
-export const runKept = z.unknown();
+export const anything = z.unknown();
+export const nothing = z.undefined();
+export const made = z.object({ id: z.number() });
+export const signedIn = z.object({ signedIn: z.boolean() });
 export const holdings = z.object({ marks: z.number(), players: z.number(), wasRun: z.boolean(), hasRecap: z.boolean() });
 
 export const me = z.object({
@@ -137,6 +140,7 @@ export const drill = z.object({
   penalties: z.array(z.object({ slug: z.string(), words: z.string(), seconds: z.number() })),
   isOwn: z.boolean(),
 });
+export const drillList = z.object({ drills: z.array(drill) });
 
 const planBlock = z.object({
   id: z.string(),
@@ -463,7 +467,6 @@ const runBlock = z.extend(together, {
 /** What a number was made of, where more was seen than the number. */
 const markParts = z.object({ kind: z.enum(['halves', 'feet', 'total', 'good-and-tried']), numbers: z.array(z.number()) });
 export const runPack = z.object({
-  shape: z._default(z.number(), 0),
   footWording: z._default(footWording, 'other'),
   session: sessionSummary,
   recap: z._default(recap, { answers: '', howHard: null, onlyTried: false }),

@@ -67,3 +67,4 @@ export type Settings = z.infer<typeof settings>;
 export type LineTries = z.infer<typeof lineTries>;
 export type Try = LineTries['tries'][number];
 export type TryMark = z.infer<typeof tryMark>;
+export const mailed = z.object({ byMail: z.boolean() });

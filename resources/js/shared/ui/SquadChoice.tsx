@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import type { SquadRef } from '../api/schemas';
 import { note, noted } from '../lib/deviceNotes';
 import { FootWords } from './FootWords';
@@ -15,15 +15,16 @@ const Context = createContext<SquadChoiceValue>({ squadId: 0, squad: undefined, 
 export function SquadChoice({ squads, children }: { squads: SquadRef[]; children: ReactNode }) {
   const [chosen, setChosen] = useState(() => Number(noted('squad')));
   const squad = squads.find(({ id }) => id === chosen) ?? squads[0];
+  const shown = squad?.id;
+  useEffect(() => {
+    if (shown !== undefined) note('squad', String(shown));
+  }, [shown]);
   const value = useMemo<SquadChoiceValue>(
     () => ({
       squadId: squad?.id ?? 0,
       squad,
       squads,
-      choose: (squadId) => {
-        note('squad', String(squadId));
-        setChosen(squadId);
-      },
+      choose: setChosen,
     }),
     [squad, squads],
   );

@@ -1,0 +1,4 @@
+interface ImportMetaEnv {
+  /** Set by the build; absent in tests. */
+  readonly VITE_CONTRACT?: string;
+}
