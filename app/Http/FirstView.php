@@ -8,12 +8,14 @@ namespace App\Http;
 final class FirstView
 {
     private const VIEWS = [
-        'today' => 'today/TodayPage',
-        'plan/\d+' => 'plan/PlanPage',
-        'squad' => 'squad/SquadPage',
-        'season' => 'season/SeasonPage',
-        'player/\d+' => 'player/PlayerPage',
-        'book' => 'book/BookPage',
+        'today' => ['today/TodayPage'],
+        // The way to the next session, and its plan at once.
+        'plan' => ['today/NextSession', 'plan/PlanPage'],
+        'plan/\d+' => ['plan/PlanPage'],
+        'squad' => ['squad/SquadPage'],
+        'season' => ['season/SeasonPage'],
+        'player/\d+' => ['player/PlayerPage'],
+        'book' => ['book/BookPage'],
     ];
 
     /** @return array{non-empty-list<string>, string} as the build knows them, and the build; a view seldom the first is fetched later */
@@ -23,8 +25,8 @@ final class FirstView
             return [['resources/js/app/run.tsx'], 'build-run'];
         }
         $scripts = ['resources/js/early.ts', 'resources/js/app/main.tsx'];
-        foreach (self::VIEWS as $pattern => $view) {
-            if (preg_match("#^{$pattern}$#", $path) === 1) {
+        foreach (self::VIEWS as $pattern => $views) {
+            foreach (preg_match("#^{$pattern}$#", $path) === 1 ? $views : [] as $view) {
                 $scripts[] = "resources/js/features/{$view}.tsx";
             }
         }

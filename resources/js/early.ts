@@ -9,19 +9,27 @@ async function begin(path: string): Promise<void> {
   // Who comes by an invitation is nobody yet.
   if (/^\/(invitation|reset)\//.test(path)) return;
   const isToday = path === '/' || path === '/today';
+  const isNext = path === '/plan';
   const known = Number(noted('squad') ?? 0);
   // The squad shown last is asked for at once: while the application starts, nobody has time to read who is signed in.
-  if (isToday && known > 0) void askEarly(`/squads/${known}/today`);
+  const ahead = (isToday || isNext) && known > 0 ? askEarly(`/squads/${known}/today`) : undefined;
   const me = askEarly('/me');
   const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
   if (id) {
     const session = (await read(askEarly(`/sessions/${id}`))) as { squadId?: number } | undefined;
     if (session?.squadId) void askEarly(`/squads/${session.squadId}/drills`);
   }
-  if (isToday) {
+  if (isToday || isNext) {
     const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };
     const squad = squads.find((one) => one.id === known) ?? squads[0];
-    if (squad && squad.id !== known) void askEarly(`/squads/${squad.id}/today`);
+    if (!squad) return;
+    const today = ahead && squad.id === known ? ahead : askEarly(`/squads/${squad.id}/today`);
+    if (isNext) {
+      const { next } = ((await read(today)) ?? {}) as { next?: { id: number } | null };
+      if (next) void askEarly(`/sessions/${next.id}`);
+      // After what is shown first: the book is the heaviest of them.
+      void askEarly(`/squads/${squad.id}/drills`);
+    }
   }
 }
 

@@ -25,7 +25,7 @@ import { mends } from '../../shared/lib/draft';
 import { SeatsView } from './SeatsView';
 import { SessionFields } from './SessionFields';
 import { StalePlan } from './StalePlan';
-import { usePlan } from './usePlan';
+import { usePlan, usePreviewAhead } from './usePlan';
 import { useRibbonActs } from './useRibbonActs';
 import { WhoComes } from './WhoComes';
 
@@ -34,6 +34,7 @@ export function PlanPage() {
   const { squadId } = useSquadId();
   const session = useQuery(sessionQuery(sessionId));
   const drills = useQuery(squadQueries.drills(squadId));
+  usePreviewAhead(session.data);
   const failed = [session, drills].find((one) => one.isError && !one.data);
   if (failed)
     return (

@@ -17,6 +17,14 @@ function useSettled<T>(value: T, restMs: number): T {
   return settled;
 }
 
+/** What the server makes of the plan is asked for as soon as there is one: while the book is on its way. */
+export function usePreviewAhead(session: Session | undefined) {
+  const queryClient = useQueryClient();
+  useEffect(() => {
+    if (session) void queryClient.prefetchQuery(previewQuery(session.squadId, draftOf(unkept(session) ?? planOf(session))));
+  }, [queryClient, session]);
+}
+
 /** The plan in hand, what the server makes of it, and keeping it. */
 export function usePlan(session: Session) {
   const queryClient = useQueryClient();
