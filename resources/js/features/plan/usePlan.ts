@@ -21,7 +21,10 @@ function useSettled<T>(value: T, restMs: number): T {
 export function usePreviewAhead(session: Session | undefined) {
   const queryClient = useQueryClient();
   useEffect(() => {
-    if (session) void queryClient.prefetchQuery(previewQuery(session.squadId, draftOf(unkept(session) ?? planOf(session))));
+    if (!session) return;
+    const draft = draftOf(unkept(session) ?? planOf(session));
+    // What it fails of is said where it is shown.
+    queryClient.query(previewQuery(session.squadId, draft)).catch(() => undefined);
   }, [queryClient, session]);
 }
 
