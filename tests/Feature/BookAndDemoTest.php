@@ -17,13 +17,6 @@ use Illuminate\Support\Facades\DB;
 
 final class BookAndDemoTest extends FeatureTestCase
 {
-    protected function tearDown(): void
-    {
-        // The demo test makes the tables anew, which ends the transaction the next test would be rolled back to.
-        RefreshDatabaseState::$migrated = false;
-        parent::tearDown();
-    }
-
     public function test_loading_the_book_again_changes_nothing(): void
     {
         $before = DrillVersion::ofTheBook()->orderBy('id')->pluck('content_hash', 'id')->all();
@@ -126,6 +119,8 @@ final class BookAndDemoTest extends FeatureTestCase
     /** @return array<string, float> uuid → value */
     private function demo(): array
     {
+        // The tables made anew end the transaction that the next test would be rolled back to.
+        RefreshDatabaseState::$migrated = false;
         Artisan::call('migrate:fresh', ['--force' => true]);
         Artisan::call('sparrow:book');
         self::assertSame(0, Artisan::call('sparrow:demo'));

@@ -11,7 +11,6 @@ use App\Models\Squad;
 use App\Models\User;
 use App\Tenancy\ClubContext;
 use Illuminate\Foundation\Testing\RefreshDatabase;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -22,6 +21,9 @@ abstract class FeatureTestCase extends TestCase
     use RefreshDatabase;
 
     protected const PASSWORD = 'salt-marsh-42';
+
+    /** The book is in the tables before the first test, like the tables themselves. */
+    protected string $seeder = WithTheBook::class;
 
     protected User $coach;
 
@@ -48,7 +50,6 @@ abstract class FeatureTestCase extends TestCase
     {
         parent::setUp();
         $this->travelTo('2026-03-10 12:00:00');
-        Artisan::call('sparrow:book');
         // What is drawn for a squad is drawn by its id: the same in every run, whatever ran before.
         [$this->squad, $this->coach] = $this->club('Heron Quay', 'coach@quay.example', ['id' => 1_000_001]);
         $this->assistant = $this->staff($this->squad, 'assistant@quay.example', 'assistant');
