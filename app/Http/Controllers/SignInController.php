@@ -17,13 +17,14 @@ use App\OpenApi\Post;
 use App\Tenancy\ClubContext;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
 class SignInController extends Controller
 {
-    /** Of a password nobody has, at the cost of the real ones. */
-    private const NOBODY = '$2y$12$YjetU2jWyDjeM7pL8Ghmx.K3Sxrc9BtvhtSa9mgP8CRRUpLcN0wCa';
+    /** The hash of a password nobody has; before it comes what it costs to check. */
+    private const NOBODY = 'YjetU2jWyDjeM7pL8Ghmx.K3Sxrc9BtvhtSa9mgP8CRRUpLcN0wCa';
 
     public function __construct(private readonly SignInDesk $desk)
     {
@@ -57,8 +58,9 @@ class SignInController extends Controller
         $password = $request->string('password')->toString();
         $tries->refuseTooMany($email, $request);
         $user = User::query()->where('email', $email)->first();
-        // Checked against something even for an unknown address, so that the time taken tells nobody which exist.
-        $isRight = Hash::check(PasswordText::canBeHashed($password) ? $password : '', $user->password ?? self::NOBODY);
+        // Checked against something even for an unknown address, as dear as a real one: so the time taken tells nobody which exist.
+        $nobodys = sprintf('$2y$%02d$%s', Config::integer('hashing.bcrypt.rounds'), self::NOBODY);
+        $isRight = Hash::check(PasswordText::canBeHashed($password) ? $password : '', $user->password ?? $nobodys);
         if (! $isRight || $user === null) {
             $tries->failed($email, $request);
             throw ValidationException::withMessages(['password' => 'E-mail and password do not go together. Try again.']);
