@@ -25,21 +25,32 @@ final class DrillShelf
      */
     public function drills(Squad $squad, array $versionIds): array
     {
+        $versions = DrillVersion::query()
+            ->leftJoin('own_drills', 'own_drills.id', '=', 'drill_versions.own_drill_id')
+            ->whereKey($versionIds)
+            ->orderBy('drill_versions.id')
+            ->toBase()
+            ->get(['drill_versions.id', 'content_hash', 'content', 'own_drill_id', 'own_drills.squad_id', 'is_shared']);
+        $isPlain = static fn (stdClass $one): bool => $one->own_drill_id === null || $one->squad_id === $squad->id || (bool) $one->is_shared;
+        if (! $versions->every($isPlain)) {
+            // Of another squad's own the database knows which stand in a plan of this one.
+            $open = DrillVersion::openTo($squad)->whereKey($versionIds)->toBase()->pluck('id');
+            $versions = $versions->whereIn('id', $open)->values();
+        }
         // By what they say, not by their ids: another database, or this one put back, may count them otherwise.
-        $versions = DrillVersion::openTo($squad)->whereKey($versionIds)->orderBy('id')->toBase()->get(['id', 'content_hash', 'content']);
         $drills = Cache::remember(
             'drills.'.hash('xxh128', $versions->implode('content_hash', ' ')),
             self::KEEP_SECONDS,
-            fn (): array => $versions->map(self::built(...))->all(),
+            fn (): array => $versions->pluck('content')->map(self::built(...))->all(),
         );
 
         return array_combine(array_map(intval(...), $versions->pluck('id')->all()), $drills);
     }
 
-    private static function built(stdClass $version): Drill
+    private static function built(string $content): Drill
     {
         /** @var array<string, mixed> $fields */
-        $fields = json_decode((string) $version->content, true, flags: JSON_THROW_ON_ERROR);
+        $fields = json_decode($content, true, flags: JSON_THROW_ON_ERROR);
 
         return DrillFactory::fromFields($fields);
     }
