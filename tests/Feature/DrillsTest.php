@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Models\DrillVersion;
 use App\Models\OwnDrill;
+use App\Models\Player;
+use App\Models\TrainingSession;
 use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Config;
@@ -116,6 +118,31 @@ final class DrillsTest extends FeatureTestCase
         Artisan::call('sparrow:book');
         $this->app->make(ClubContext::class)->actFor($this->squad->club_id);
         self::assertSame(1, DrillVersion::query()->where('slug', $slug)->count());
+    }
+
+    public function test_another_squads_own_drill_is_planned_with_while_it_is_shared_and_stays_in_the_plans_it_stands_in(): void
+    {
+        $own = $this->own('Ours to lend');
+        $block = ['id' => 'a', 'kind' => 'drill', 'title' => 'Theirs', 'minutes' => null, 'drillVersionId' => $own->json('drill.versionId'),
+            'dose' => null, 'tempo' => 'steady', 'stations' => null];
+        $nine = $this->neighbour->squads()->firstOrFail();
+        $child = Player::query()->create(['squad_id' => $nine->id, 'name' => 'Ines', 'strong_foot' => 'L']);
+        $plan = $this->plan([$block], ['comingPlayerIds' => [$child->id]]);
+        $path = "/api/v1/squads/{$nine->id}";
+        $share = fn (bool $isShared): TestResponse => $this->actingAs($this->coach)
+            ->putJson($this->path("drills/{$own->json('drill.slug')}/sharing"), ['isShared' => $isShared])
+            ->assertOk();
+
+        $this->actingAs($this->neighbour)->postJson("{$path}/preview", $plan)->assertStatus(422)
+            ->assertJsonPath('fields.0.path', 'blocks.0.drillVersionId');
+        $share(true);
+        $this->actingAs($this->neighbour)->postJson("{$path}/preview", $plan)->assertOk()->assertJsonPath('blocks.0.id', 'a');
+        $session = $this->postJson("{$path}/sessions", $plan)->assertCreated()->json('id');
+        $share(false);
+        $this->actingAs($this->neighbour)->getJson("/api/v1/sessions/{$session}/run")->assertOk();
+        $this->postJson("{$path}/preview", $plan)->assertOk();
+        TrainingSession::query()->findOrFail($session)->delete();
+        $this->postJson("{$path}/preview", $plan)->assertStatus(422);
     }
 
     public function test_sharing_reaches_the_club_and_no_further(): void
