@@ -12,6 +12,8 @@ return [
     'fallback_locale' => 'en',
     'cipher' => 'AES-256-CBC',
     'key' => env('APP_KEY'),
-    // What is answered is described there: a page built on the same description need not check each answer. Left out, it checks them all.
-    'contract' => env('SAYS_CONTRACT', true) === true ? substr((string) hash_file('sha256', dirname(__DIR__).'/docs/openapi.json'), 0, 12) : '',
+    // What is answered is described there: a page built on the same description need not check each answer. Left out, it checks all.
+    'contract' => env('SAYS_CONTRACT', true) === true
+        ? substr((string) hash_file('sha256', dirname(__DIR__).'/docs/openapi.json'), 0, 12)
+        : '',
 ];

@@ -31,7 +31,9 @@ final class DrillShelf
             ->orderBy('drill_versions.id')
             ->toBase()
             ->get(['drill_versions.id', 'content_hash', 'content', 'own_drill_id', 'own_drills.squad_id', 'is_shared']);
-        $isPlain = static fn (stdClass $one): bool => $one->own_drill_id === null || $one->squad_id === $squad->id || (bool) $one->is_shared;
+        $isPlain = static fn (stdClass $one): bool => $one->own_drill_id === null
+            || $one->squad_id === $squad->id
+            || (bool) $one->is_shared;
         if (! $versions->every($isPlain)) {
             // Of another squad's own the database knows which stand in a plan of this one.
             $open = DrillVersion::openTo($squad)->whereKey($versionIds)->toBase()->pluck('id');

@@ -203,9 +203,7 @@ final class BlockEvaluator
             array_map(static fn (SeatedCrew $at): array => [$at->crew, $at->players], $cast->places),
             array_map(static fn (PlanPlayer $one): string => $one->today->value, $cast->players),
             [$this->context->helpers, $fit, $this->context->kit, $this->context->rules, $this->context->isLaidBefore],
-            $ground->figures(),
-            [$ground->layout?->kind(), $ground->layout?->parameters()],
-            array_map(static fn (Block $one): array => [$one->drill?->slug, $one->dose?->fields()], $ground->before),
+            $ground->described(),
         ]));
     }
 

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Evaluation;
 use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Advice\CutKind;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\SessionPlays;
@@ -30,7 +31,7 @@ final class Cuts
     /** Of what is over, freed on average: from there on it may be enough. */
     private const NEARLY = 0.7;
 
-    public function __construct(private readonly RoundEvaluator $evaluator)
+    public function __construct(private readonly RoundEvaluator $evaluator, private readonly Memo $memo)
     {
     }
 
@@ -38,45 +39,56 @@ final class Cuts
      * @param  list<Block>  $blocks
      * @param  list<BlockEvaluation>  $evaluations  of the blocks, in their order
      * @param  Quantiles  $overrun  the factor that all has in common that no clock ends
-     * @param  float  $overSeconds  by which eight in ten end after the slot
+     * @param  float  $slotSeconds  the time there is
+     * @param  float  $endSeconds  by which eight in ten end, after the slot
      */
-    public function of(array $blocks, array $evaluations, Quantiles $overrun, float $overSeconds): CutAnswer
+    public function of(array $blocks, array $evaluations, Quantiles $overrun, float $slotSeconds, float $endSeconds): CutAnswer
     {
         $then = $session = TriedSession::of(RoundEvaluator::rounds($blocks), $evaluations, $this->evaluator);
         $ends = static fn (TriedSession $one): float => SessionPlays::of($one->evaluations(), $overrun)->at(0.8);
-        $slot = $ends($session) - $overSeconds;
-        [$cuts, $over, $freed] = [[], $overSeconds, 0.0];
+        $questions = $session->questions();
+        [$cuts, $next, $over, $freed] = [[], [], $endSeconds - $slotSeconds, 0.0];
+        $nearly = self::NEARLY * $over;
         // A kind comes before the next one whatever it frees, so what cannot be shown any more is not worked out.
         foreach (CutKind::cases() as $kind) {
             $isEnough = count($cuts) >= self::MOST || count($cuts) >= self::OFFERED && $over <= 0.0;
-            foreach ($isEnough ? [] : $this->ofKind($kind, $blocks, $session) as $cut) {
+            foreach ($isEnough ? [] : $this->ofKind($kind, $blocks, $session, $questions) as $cut) {
                 if (count($cuts) >= self::MOST || count($cuts) >= self::OFFERED && $over <= 0.0) {
                     break 2;
                 }
                 $cuts[] = $cut;
-                if ($over > 0.0) {
-                    $then = $then->cut($cut);
-                    $freed += $cut->freedSeconds;
-                    // Played out only once what it frees on average might be enough.
-                    $over = $freed < self::NEARLY * $overSeconds ? $over : $ends($then) - $slot;
+                $next[] = [$cut->blockId, $kind];
+                $freed += $cut->freedSeconds;
+                // Played out only once what it frees on average might be enough.
+                if ($over > 0.0 && $freed >= $nearly) {
+                    [$then, $next] = [$then->without($next), []];
+                    $over = $ends($then) - $slotSeconds;
                 }
             }
         }
 
-        return new CutAnswer($cuts, $over <= 0.0 ? 0.0 : max(0.0, $ends($then) - $slot));
+        return new CutAnswer($cuts, $over <= 0.0 ? 0.0 : max(0.0, $ends($then->without($next)) - $slotSeconds));
     }
 
     /**
      * @param  list<Block>  $blocks
+     * @param  array<string, string>  $questions  block → everything that the loss of it depends on
      * @return list<Cut> the ones that cost least for what they free first
      */
-    private function ofKind(CutKind $kind, array $blocks, TriedSession $session): array
+    private function ofKind(CutKind $kind, array $blocks, TriedSession $session, array $questions): array
     {
         $cuts = [];
         foreach ($blocks as $block) {
-            $cut = $session->offer($block->id, $kind);
-            if ($cut !== null && $cut->freedSeconds >= self::LEAST_SECONDS) {
-                $cuts[] = $cut;
+            if (! $session->may($block->id, $kind)) {
+                continue;
+            }
+            $loss = $this->memo->kept(
+                "cut {$kind->value} {$questions[$block->id]}",
+                static fn (): Loss => $session->loss($block->id, $kind),
+                Loss::class,
+            );
+            if ($loss->seconds >= self::LEAST_SECONDS) {
+                $cuts[] = self::cut($kind, $block, $loss, $session->feet());
             }
         }
         usort(
@@ -88,5 +100,20 @@ final class Cuts
         );
 
         return $cuts;
+    }
+
+    /** @param  array{float, float, float}  $feet  touches of a player in the session: left, right, all */
+    private static function cut(CutKind $kind, Block $block, Loss $loss, array $feet): Cut
+    {
+        $dose = $kind === CutKind::Block ? null : Shorter::dose($block, $kind);
+
+        return new Cut(
+            $block->id,
+            $kind,
+            CutWords::of($kind, $block, $dose, [$feet[0], $feet[1]], [$feet[0] - $loss->left, $feet[1] - $loss->right]),
+            $loss->seconds,
+            $loss->all,
+            $dose,
+        );
     }
 }

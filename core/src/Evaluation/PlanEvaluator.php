@@ -61,9 +61,10 @@ final class PlanEvaluator
         $touches = self::touches($ids, $evaluations);
         $overrun = LogNormals::of($context->memo, 1.0, $context->rules->sharedVariation);
         $finish = SessionPlays::of($evaluations, $overrun);
-        $over = $slotSeconds === null ? 0.0 : $finish->at(0.8) - $slotSeconds;
-        $cuts = $over > 0.0
-            ? (new Cuts(new RoundEvaluator($context, $draw, $laid, Detail::Times)))->of($blocks, $evaluations, $overrun, $over)
+        $end = $finish->at(0.8);
+        $cuts = $slotSeconds !== null && $end > $slotSeconds
+            ? (new Cuts(new RoundEvaluator($context, $draw, $laid, Detail::Times), $context->memo))
+                ->of($blocks, $evaluations, $overrun, $slotSeconds, $end)
             : new CutAnswer;
 
         return new PlanEvaluation(

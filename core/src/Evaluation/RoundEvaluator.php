@@ -27,6 +27,19 @@ final class RoundEvaluator
         $this->stations = new RoundOfStations($context, $draw, $this->blocks);
     }
 
+    /** Everything beside the running order and the past that a block's figures depend on, in a word. */
+    public function situation(): string
+    {
+        $context = $this->context;
+
+        return hash('xxh128', serialize([
+            $context->players,
+            $context->knownDrills,
+            [$context->rules, $context->kit, $context->area],
+            [$context->helpers, $context->isLaidBefore],
+        ]));
+    }
+
     /**
      * Blocks in a row that run at the same time are one round.
      *

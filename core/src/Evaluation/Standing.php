@@ -156,6 +156,16 @@ final readonly class Standing
             && $this->figures() === $other->figures();
     }
 
+    /** @return list<mixed> all of it in plain values, to know it again in another plan */
+    public function described(): array
+    {
+        return [
+            $this->figures(),
+            [$this->layout?->kind(), $this->layout?->parameters()],
+            array_map(static fn (Block $one): array => [$one->drill?->slug, $one->dose?->fields()], $this->before),
+        ];
+    }
+
     /** @return list<mixed> */
     public function figures(): array
     {

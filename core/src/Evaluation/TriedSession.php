@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Evaluation;
 
-use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Advice\CutKind;
+use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -53,44 +53,115 @@ final readonly class TriedSession
         return array_merge([], ...$this->worked);
     }
 
-    /** The same without what goes; unchanged where it has gone already. */
-    public function cut(Cut $cut): self
+    /**
+     * The same without what goes, in order: after another cut of the same block the next one starts from what is left of it.
+     *
+     * @param  list<array{string, CutKind}>  $cuts  of which block, and how; one that has gone already stays so
+     */
+    public function without(array $cuts): self
     {
-        $found = $this->find($cut->blockId);
-        if ($found === null) {
-            return $this;
+        $changed = [];
+        foreach ($cuts as [$blockId, $kind]) {
+            [$at] = $this->find($blockId) ?? [null];
+            if ($at !== null) {
+                $changed[$at] = self::shortened($changed[$at] ?? $this->rounds[$at], $blockId, $kind);
+            }
         }
-        [$at, $i] = $found;
-        $block = $this->rounds[$at][$i];
-        if ($cut->kind === CutKind::Block) {
-            return $this->with($at, array_values(array_filter($this->rounds[$at], static fn (Block $one): bool => $one !== $block)));
-        }
-        // After another cut of the same block the next one starts from what is left of it.
-        $dose = Shorter::dose($block, $cut->kind);
 
-        return $dose === null ? $this : $this->with($at, self::replaced($this->rounds[$at], $i, $block->withDose($dose)));
+        return $this->with($changed);
     }
 
-    /** One cut by itself; null where there is nothing to cut. */
-    public function offer(string $blockId, CutKind $kind): ?Cut
+    /**
+     * @param  list<Block>  $round
+     * @return list<Block>
+     */
+    private static function shortened(array $round, string $blockId, CutKind $kind): array
+    {
+        $left = [];
+        foreach ($round as $block) {
+            $dose = $block->id === $blockId ? Shorter::dose($block, $kind) : null;
+            if ($block->id !== $blockId || $kind !== CutKind::Block) {
+                $left[] = $dose === null ? $block : $block->withDose($dose);
+            }
+        }
+
+        return $left;
+    }
+
+    /** Whether there is anything to cut. */
+    public function may(string $blockId, CutKind $kind): bool
     {
         [$at, $i] = $this->find($blockId) ?? [0, 0];
         $block = $this->rounds[$at][$i];
-        $dose = $kind === CutKind::Block ? null : Shorter::dose($block, $kind);
-        if ($kind === CutKind::Block ? ! $this->mayGo($at, $block) : $dose === null) {
-            return null;
-        }
-        $then = $this->cut(new Cut($blockId, $kind, '', 0.0, 0.0, $dose));
-        [$now, $after] = [$this->feet(), $then->feet()];
 
-        return new Cut(
-            $blockId,
-            $kind,
-            CutWords::of($kind, $block, $dose, [$now[0], $now[1]], [$after[0], $after[1]]),
-            $this->meanSeconds() - $then->meanSeconds(),
-            $now[2] - $after[2],
-            $dose,
+        return $kind === CutKind::Block ? $this->mayGo($at, $block) : Shorter::dose($block, $kind) !== null;
+    }
+
+    /** By one cut alone. */
+    public function loss(string $blockId, CutKind $kind): Loss
+    {
+        $shorter = $this->without([[$blockId, $kind]]);
+
+        return Loss::between(
+            [$this->meanSeconds(), ...$this->feet()],
+            [$shorter->meanSeconds(), ...$shorter->feet()],
         );
+    }
+
+    /** @return array<string, string> block → everything that the loss of it depends on */
+    public function questions(): array
+    {
+        $situation = $this->evaluator->situation();
+        $questions = [];
+        foreach ($this->rounds as $at => $round) {
+            $question = hash('xxh128', serialize([$situation, $this->grounds[$at]->described(), ...$this->about($at)]));
+            foreach ($round as $i => $block) {
+                $questions[$block->id] = "{$question} {$i}";
+            }
+        }
+
+        return $questions;
+    }
+
+    /**
+     * A round and who does what in it, and the next ones until markers are laid: they find the ground it leaves. Of what comes after
+     * that, whether one of its drills is explained there again.
+     *
+     * @return list<mixed>
+     */
+    private function about(int $at): array
+    {
+        $own = self::slugs($this->rounds[$at]);
+        [$about, $isLaid] = [[], false];
+        foreach (array_slice($this->rounds, $at, null, true) as $r => $round) {
+            $about[] = $isLaid ? array_intersect(self::slugs($round), $own) : [$round, array_map(self::seats(...), $this->worked[$r])];
+            $markers = array_sum(array_map(static fn (BlockEvaluation $one): int => $one->markers, $this->worked[$r]));
+            $isLaid = $isLaid || $r > $at && $markers > 0;
+        }
+
+        return $about;
+    }
+
+    /**
+     * @param  list<Block>  $round
+     * @return list<string|null>
+     */
+    private static function slugs(array $round): array
+    {
+        return array_map(static fn (Block $one): ?string => $one->drill?->slug, $round);
+    }
+
+    /** @return list<mixed> who is together, and who does what besides */
+    private static function seats(BlockEvaluation $worked): array
+    {
+        return [
+            $worked->stations,
+            array_map(
+                static fn (Station $one): array => [array_column($one->workers, 'id'), array_column($one->servers, 'id')],
+                $worked->groups,
+            ),
+            $worked->duties,
+        ];
     }
 
     private function meanSeconds(): float
@@ -98,35 +169,31 @@ final readonly class TriedSession
         return array_sum(array_map(static fn (BlockEvaluation $one): float => $one->meanSeconds(), $this->evaluations()));
     }
 
-    /**
-     * @param  list<Block>  $round  empty where it goes
-     */
-    private function with(int $at, array $round): self
+    /** @param  array<int, list<Block>>  $changed  place of a round → what is done in it now; empty where it goes */
+    private function with(array $changed): self
     {
-        $rounds = $this->rounds;
-        array_splice($rounds, $at, 1, $round === [] ? [] : [$round]);
-
-        // Up to the change all is as before; after it, where the ground is as it was.
-        [$grounds, $worked, $touches] = [
-            array_slice($this->grounds, 0, $at + 1),
-            array_slice($this->worked, 0, $at),
-            array_slice($this->touches, 0, $at),
-        ];
-        $ground = $this->grounds[$at];
-        foreach (array_slice($rounds, $at, null, true) as $r => $here) {
-            $was = $r + count($this->rounds) - count($rounds);
-            $isTheSame = $r > $at || $round === [];
-            $grounds[$r] = $ground;
-            $worked[$r] = match (true) {
+        [$rounds, $grounds, $worked, $touches] = [[], [], [], []];
+        $ground = $this->grounds[0] ?? new Standing;
+        foreach ($this->rounds as $at => $before) {
+            $here = $changed[$at] ?? $before;
+            if ($here === []) {
+                continue;
+            }
+            $isTheSame = $here === $before;
+            // What no change reaches is as before: itself, and where the ground is as it was.
+            $now = match (true) {
                 ! $isTheSame => $this->evaluator->evaluate($here, $ground),
-                $ground->isLike($this->grounds[$was]) => $this->worked[$was],
-                default => $this->evaluator->laidAgain($here, $this->worked[$was], $ground),
+                $ground === $this->grounds[$at] || $ground->isLike($this->grounds[$at]) => $this->worked[$at],
+                default => $this->evaluator->laidAgain($here, $this->worked[$at], $ground),
             };
-            $touches[$r] = $isTheSame ? $this->touches[$was] : self::touchesOf($worked[$r]);
-            $ground = $this->evaluator->after($here, $worked[$r], $ground);
+            $isUnmoved = $now === $this->worked[$at] && $ground === $this->grounds[$at];
+            [$rounds[], $grounds[], $worked[]] = [$here, $ground, $now];
+            $touches[] = $isTheSame ? $this->touches[$at] : self::touchesOf($now);
+            $next = $isUnmoved ? $this->grounds[$at + 1] ?? null : null;
+            $ground = $next ?? $this->evaluator->after($here, $now, $ground);
         }
 
-        return new self($rounds, array_slice($grounds, 0, count($rounds)), $worked, $touches, $this->evaluator);
+        return new self($rounds, $grounds, $worked, $touches, $this->evaluator);
     }
 
     /** @return array{int, int}|null round, and place in it; null where the block is not there any more */
@@ -152,19 +219,8 @@ final readonly class TriedSession
         return $isWarmedUp && $block->kind !== BlockKind::Water;
     }
 
-    /**
-     * @param  non-empty-list<Block>  $round
-     * @return non-empty-list<Block>
-     */
-    private static function replaced(array $round, int $i, Block $block): array
-    {
-        $round[$i] = $block;
-
-        return array_values($round);
-    }
-
     /** @return array{float, float, float} touches of one player on average: left foot, right foot, all */
-    private function feet(): array
+    public function feet(): array
     {
         return [
             array_sum(array_column($this->touches, 0)),

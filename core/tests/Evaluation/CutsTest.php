@@ -11,19 +11,24 @@ use FleetSparrow\Core\Caution\HeadingProfile;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Earlier;
+use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
+use FleetSparrow\Core\Tests\Drill\BookTest;
 use FleetSparrow\Core\Tests\Drills;
+use FleetSparrow\Core\Timeline\BlockEvaluation;
 use PHPUnit\Framework\TestCase;
 
 /** What could go, and what a coach is told before the whistle. */
@@ -115,6 +120,114 @@ final class CutsTest extends TestCase
         }
         // Both happen.
         self::assertCount(2, array_unique($said));
+    }
+
+    public function test_what_was_tried_for_an_earlier_plan_is_what_would_be_tried_for_this_one(): void
+    {
+        $drills = array_values(array_filter(
+            array_map(DrillFactory::fromFields(...), BookTest::fields()),
+            fn (Drill $drill): bool => in_array($drill->slug, self::UNLIKE, true),
+        ));
+        self::assertCount(count(self::UNLIKE), $drills);
+        [$kept, $known, $asked] = [[], 0, 0];
+        foreach (range(1, 5) as $seed) {
+            mt_srand($seed);
+            [$people, $helpers, $isLaid, $past] = [7, 0, true, new SeasonPast];
+            $blocks = [];
+            foreach (range(1, 5) as $i) {
+                $blocks[] = self::someBlock("b{$i}", $drills);
+            }
+            for ($change = 0; $change < 12; $change++) {
+                $at = mt_rand(0, count($blocks) - 1);
+                match (mt_rand(0, 8)) {
+                    0, 1, 2 => $blocks[$at] = self::someBlock($blocks[$at]->id, $drills),
+                    3 => array_splice($blocks, $at, 0, [self::someBlock("c{$change}", $drills)]),
+                    4 => array_splice($blocks, $at, count($blocks) > 3 ? 1 : 0),
+                    5 => $people = mt_rand(2, 9),
+                    6 => $helpers = mt_rand(0, 2),
+                    7 => $isLaid = ! $isLaid,
+                    // Others were together last time.
+                    8 => $past = new SeasonPast(
+                        [1 => array_chunk(self::shuffled(range(1, 9)), 2)],
+                        array_combine(range(1, 9), self::shuffled(range(0, 8))),
+                    ),
+                };
+                $evaluate = fn (Memo $memo, ?Cut $cut = null): PlanEvaluation => PlanEvaluator::evaluate(
+                    $cut === null ? $blocks : self::shortened($blocks, $cut),
+                    PlanContext::of(
+                        players: array_map(self::unlike(...), range(1, $people)),
+                        knownDrills: ['sole-taps'],
+                        rules: new ClockRules,
+                        helpers: $helpers,
+                        past: $past,
+                        memo: $memo,
+                        isLaidBefore: $isLaid,
+                    ),
+                    600.0,
+                );
+                $memo = new Memo($kept);
+                $plain = $evaluate(new Memo);
+                $fresh = $plain->cuts;
+                foreach ($change % 6 === 0 ? $fresh->cuts : [] as $cut) {
+                    $shorter = $evaluate(new Memo($kept), $cut);
+                    // Without a block others are drawn together afterwards: a few seconds for people unlike each other.
+                    self::assertEqualsWithDelta(self::mean($plain) - self::mean($shorter), $cut->freedSeconds, 8.0, $cut->words);
+                }
+                self::assertEqualsWithDelta($fresh, $evaluate($memo)->cuts, 1e-6, "seed {$seed}, change {$change}");
+                $cuts = preg_grep('/\Acut /', array_keys($memo->asked())) ?: [];
+                $asked += count($cuts);
+                $known += count(array_intersect_key(array_flip($cuts), $kept));
+                $kept = $memo->asked() + $kept;
+            }
+        }
+        // Most of a plan is as it was before a change.
+        self::assertGreaterThan(0.15 * $asked, $known);
+    }
+
+    /** With a ground of their own, on each other's, on none, in pairs, by turns, and done by heart. */
+    private const UNLIKE = [
+        'sole-taps', 'inside-taps', 'box-free-dribble', 'zigzag-in-out', 'far-foot-open', 'receive-across-pair', 'ladder-steps',
+        'drag-back-turn', 'sixteen-passes',
+    ];
+
+    private static function mean(PlanEvaluation $plan): float
+    {
+        return array_sum(array_map(fn (BlockEvaluation $one): float => $one->meanSeconds(), $plan->blocks));
+    }
+
+    /**
+     * @param  non-empty-list<int>  $numbers
+     * @return non-empty-list<int>
+     */
+    private static function shuffled(array $numbers): array
+    {
+        usort($numbers, fn (int $one, int $other): int => mt_rand(0, 1) * 2 - 1);
+
+        return $numbers;
+    }
+
+    /** Each at a pace of their own: who is with whom matters. */
+    private static function unlike(int $id): PlanPlayer
+    {
+        $own = OwnNumbers::of(5 + 3 * $id, 4 * $id, 1.0 + 0.4 * $id, 6);
+
+        return new PlanPlayer($id, StrongFoot::Right, numbers: array_fill_keys(self::UNLIKE, $own));
+    }
+
+    /** @param  non-empty-list<Drill>  $drills */
+    private static function someBlock(string $id, array $drills): Block
+    {
+        $drill = $drills[mt_rand(0, count($drills) - 1)];
+        $dose = $drill->dose ?? self::fail();
+        $fields = $dose->fields();
+        $changed = array_intersect_key(['restSeconds' => 5 * mt_rand(0, 9), 'sets' => mt_rand(1, 4)], $fields);
+
+        return match (mt_rand(0, 9)) {
+            0 => Block::ofMinutes($id, BlockKind::Water, 2.0),
+            1 => Block::ofMinutes($id, BlockKind::Game, 6.0),
+            2, 3, 4 => Block::ofDrill($id, $drill, $dose, Tempo::Steady, null, together: 'corners'),
+            default => Block::ofDrill($id, $drill, $drill->doseFrom($changed + $fields), Tempo::Steady, null),
+        };
     }
 
     /**
