@@ -93,8 +93,8 @@ run_tests() {
   if [ "$1" = all ]; then
     # The browser waits more than it works, so the other parts run beside it and give way to it, each with a database of its own.
     say "The other parts run beside the browser; what they say comes after."
-    beside first core static feature
-    beside second ops fuzz bench
+    beside first core static
+    beside second ops fuzz bench feature
     parts=(browser)
   fi
   # errexit is ignored inside a condition, so the parts run outside of one.
