@@ -54,5 +54,5 @@ export default defineConfig({
     },
   },
   // What needs a document says so at its head; the others start without one.
-  test: { environment: 'node', include: ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'] },
+  test: { environment: 'node', pool: 'threads', include: ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'] },
 });
