@@ -251,6 +251,25 @@ final class CutsTest extends TestCase
         return $left;
     }
 
+    public function test_five_are_offered_though_fewer_would_do_and_more_only_while_it_is_over(): void
+    {
+        $blocks = array_map(fn (int $i): Block => self::taps("b{$i}", 3, 30), range(1, 8));
+        $long = self::evaluate($blocks, null)->finish->at(0.8);
+        $kinds = fn (float $over): array => array_map(
+            fn (Cut $cut): string => $cut->kind->value,
+            self::evaluate($blocks, $long - $over)->cuts->cuts,
+        );
+
+        // Of two rests of 30 s ten go: 20 s a block.
+        self::assertSame(array_fill(0, 5, 'rest'), $kinds(1.0));
+        self::assertSame(array_fill(0, 5, 'rest'), $kinds(90.0));
+        self::assertSame(array_fill(0, 6, 'rest'), $kinds(110.0));
+        self::assertSame([...array_fill(0, 8, 'rest'), 'set'], $kinds(165.0));
+        // Twelve are the most, and what they leave is said.
+        self::assertSame([...array_fill(0, 8, 'rest'), ...array_fill(0, 4, 'set')], $kinds($long - 60.0));
+        self::assertGreaterThan(0.0, self::evaluate($blocks, 60.0)->cuts->stillOverSeconds);
+    }
+
     public function test_where_nothing_can_go_it_says_how_much_is_too_much(): void
     {
         $plan = self::evaluate([self::taps('a', 1, 0)], 60.0);
@@ -278,15 +297,35 @@ final class CutsTest extends TestCase
 
     public function test_a_cut_that_tips_the_balance_of_the_feet_says_so(): void
     {
-        $one = fn (string $id, string $sides): Block => self::block(
+        $one = fn (string $id, string $sides, int $seconds): Block => self::block(
             $id,
             'a.sole/back a.in/out',
-            ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 1, 'restSeconds' => 0, 'sides' => $sides],
+            ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 1, 'restSeconds' => 0, 'sides' => $sides],
         );
-        $cuts = self::evaluate([self::taps('a', 1, 0), $one('right', 'right'), $one('left', 'left')], 60.0)->cuts->cuts;
-        $words = array_column(array_map(fn (Cut $cut): array => [$cut->blockId, $cut->words], $cuts), 1, 0);
+        $players = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), [1, 2, 3]);
+        $words = function (Block ...$blocks) use ($players): array {
+            $context = PlanContext::of($players, [], new ClockRules);
+            $cuts = PlanEvaluator::evaluate(array_values($blocks), $context, 60.0)->cuts->cuts;
+            $words = array_combine(array_column($cuts, 'blockId'), array_column($cuts, 'words'));
+            ksort($words);
 
-        self::assertStringContainsString('which leaves the lesser foot', $words['left']);
+            return $words;
+        };
+
+        // All at one pace: 80 s of the left against 100 of the right; 40 against 100; 80 against 40; 60 against 80.
+        self::assertSame(
+            [
+                'both' => 'Leave out Sole taps',
+                'left' => 'Leave out Sole taps, which leaves the lesser foot 29% of the touches',
+                'right' => 'Leave out Sole taps, which leaves the lesser foot 33% of the touches',
+            ],
+            $words($one('a', 'each', 20), $one('right', 'right', 60), $one('left', 'left', 40), $one('both', 'each', 20)),
+        );
+        // 40 against 140: what was not in balance is not tipped.
+        self::assertSame(
+            ['both' => 'Leave out Sole taps', 'right' => 'Leave out Sole taps'],
+            $words($one('a', 'each', 20), $one('right', 'right', 100), $one('both', 'each', 20)),
+        );
     }
 
     public function test_both_feet_lose_a_set_together(): void
