@@ -53,6 +53,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $version of what it has chosen
  * @property string $past_key under which what is kept of its past is kept
  * @property string $lines_key the same of its record lines, where more than their numbers changed
+ * @property string $aside_key the same of what numbers do not change
  * @property \Illuminate\Database\Eloquent\Collection<int, Player> $players
  */
 class Squad extends Model
@@ -72,6 +73,7 @@ class Squad extends Model
         'version' => 1,
         'past_key' => '',
         'lines_key' => '',
+        'aside_key' => '',
     ];
 
     protected $fillable = [

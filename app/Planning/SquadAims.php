@@ -16,18 +16,21 @@ use Illuminate\Support\Facades\DB;
 /** How a squad sets the number to beat on each of some lines: as it usually does, or as it does for that drill. */
 final class SquadAims
 {
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
+
     /**
      * @param  array<string, RecordLine>  $lines  by key
      * @return array<string, Aim> by key
      */
     public function of(Squad $squad, array $lines): array
     {
-        $slugs = array_values(array_unique(array_map(static fn (RecordLine $line): string => $line->drill_slug, $lines)));
-        [$chosen, $numbers] = [[], []];
-        foreach (DB::table('drill_targets')->where('squad_id', $squad->id)->whereIn('drill_slug', $slugs)->get() as $one) {
-            $chosen[(string) $one->drill_slug] = TargetSchool::from((string) $one->school);
-            $numbers[(string) $one->drill_slug] = $one->number === null ? null : (float) $one->number;
-        }
+        ['schools' => $chosen, 'numbers' => $numbers] = $this->history->rememberAside(
+            $squad,
+            'targets',
+            static fn (): array => self::chosen($squad),
+        );
         $schools = array_map(static fn (RecordLine $line): TargetSchool => $chosen[$line->drill_slug] ?? $squad->target_school, $lines);
         $fixed = in_array(TargetSchool::Fixed, $schools, true) ? $this->fixed($squad, $lines, $numbers) : [];
 
@@ -37,6 +40,18 @@ final class SquadAims
             fixed: $fixed[$line->line_key] ?? null,
             stretchChance: $squad->stretchChance(),
         ), $lines);
+    }
+
+    /** @return array{schools: array<string, TargetSchool>, numbers: array<string, float|null>} by drill, where it is not as usual */
+    private static function chosen(Squad $squad): array
+    {
+        [$schools, $numbers] = [[], []];
+        foreach (DB::table('drill_targets')->where('squad_id', $squad->id)->get() as $one) {
+            $schools[(string) $one->drill_slug] = TargetSchool::from((string) $one->school);
+            $numbers[(string) $one->drill_slug] = $one->number === null ? null : (float) $one->number;
+        }
+
+        return ['schools' => $schools, 'numbers' => $numbers];
     }
 
     /**

@@ -16,11 +16,11 @@ use Illuminate\Support\Str;
  *
  * It is kept under a key that stands in the squad's own row and is drawn by lot at every change: it changes in the same
  * transaction, and a database that was put back has the key of what it holds, whatever was kept since. What numbers alone change
- * has such a key for each line besides.
+ * has such a key for each line besides, and what they do not change has one for itself.
  */
 final class SquadHistory
 {
-    private const KEEP_SECONDS = 3600;
+    public const KEEP_SECONDS = 3600;
 
     /**
      * @template T
@@ -35,31 +35,27 @@ final class SquadHistory
     }
 
     /**
-     * What is kept line by line: where numbers came in since, only the lines they are of are made anew.
+     * What numbers do not change: who came, what was said to advice, how passes looked, how targets are set.
      *
      * @template T
      *
-     * @param  Closure(list<string>|null): array<string, T>  $make  of these lines, null for all there are
-     * @return array<string, T> by line key
+     * @param  Closure(): T  $make
+     * @return T
      */
-    public function rememberLines(Squad $squad, string $what, Closure $make): array
+    public function rememberAside(Squad $squad, string $what, Closure $make): mixed
     {
-        if ($squad->lines_key === '') {
-            return $make(null);
-        }
-        // Read before what they stand for: what changes in between is made anew the next time.
-        $names = DB::table('line_pasts')->where('squad_id', $squad->id)->pluck('past_key', 'line_key')->all();
-        $place = "lines.{$squad->lines_key}.{$what}";
-        /** @var array{names: array<string, string>, lines: array<string, T>}|null $kept */
-        $kept = Cache::get($place);
-        $changed = $kept === null ? null : array_map(strval(...), array_keys(array_diff_assoc($names, $kept['names'])));
-        if ($changed === []) {
-            return $kept['lines'];
-        }
-        $lines = $make($changed) + array_diff_key($kept['lines'] ?? [], array_flip($changed ?? []));
-        Cache::put($place, ['names' => $names, 'lines' => $lines], self::KEEP_SECONDS);
+        return $squad->aside_key === '' ? $make() : Cache::remember("aside.{$squad->aside_key}.{$what}", self::KEEP_SECONDS, $make);
+    }
 
-        return $lines;
+    /** What is kept line by line, as it stands now: to be asked before what it stands for, so that what changes in between is made anew. */
+    public function lines(Squad $squad): KeptLines
+    {
+        /** @var array<string, string> $names */
+        $names = $squad->lines_key === ''
+            ? []
+            : DB::table('line_pasts')->where('squad_id', $squad->id)->pluck('past_key', 'line_key')->all();
+
+        return new KeptLines($squad->lines_key, $names);
     }
 
     /**
@@ -77,21 +73,21 @@ final class SquadHistory
      * Says that a squad's past has changed, last of all in its transaction: what is read before would be kept under the new key; takes
      * hold with the transaction that changed it.
      *
-     * @param  list<string>|null  $lineKeys  the lines whose numbers changed; null where it may be any of them
+     * @param  list<string>|null  $lineKeys  the lines whose numbers changed, and nothing else; none where it was anything but numbers;
+     *     null where it may be all of it
      */
     public function changed(int $squadId, ?array $lineKeys = null): void
     {
-        $squads = DB::table('squads')->where('id', $squadId);
-        if ($lineKeys === null) {
-            $squads->update(['past_key' => Str::random(16), 'lines_key' => Str::random(16)]);
-
-            return;
-        }
-        $squads->update(['past_key' => Str::random(16)]);
+        $keys = match ($lineKeys) {
+            null => ['past_key', 'lines_key', 'aside_key'],
+            [] => ['past_key', 'aside_key'],
+            default => ['past_key'],
+        };
+        DB::table('squads')->where('id', $squadId)->update(array_map(static fn (): string => Str::random(16), array_flip($keys)));
         DB::table('line_pasts')->upsert(
             array_map(
                 static fn (string $key): array => ['squad_id' => $squadId, 'line_key' => $key, 'past_key' => Str::random(16)],
-                array_values(array_unique($lineKeys)),
+                array_values(array_unique($lineKeys ?? [])),
             ),
             ['squad_id', 'line_key'],
         );

@@ -24,13 +24,16 @@ final class BoardQuery
     /** @param  Closure(LineStory): (array<string, mixed>|null)  $say  what is kept of a player on a line; null for nothing */
     public function of(Squad $squad, SeasonSpan $span, ClubDay $day, Closure $say): Board
     {
-        $cells = $this->history->rememberLines(
-            $squad,
+        $cells = $this->history->lines($squad)->remember(
             "board.{$span->key()}",
             fn (?array $lineKeys): array => $this->cells($squad, $span, $lineKeys, $say),
         );
 
-        return new Board($span, $this->records->named(array_keys($cells)), $cells, $this->attendance($squad, $span, $day));
+        return new Board($span, $this->records->named(array_keys($cells)), $cells, $this->history->rememberAside(
+            $squad,
+            "came.{$span->key()}",
+            fn (): array => $this->attendance($squad, $span, $day),
+        ));
     }
 
     /**
@@ -41,6 +44,7 @@ final class BoardQuery
     private function cells(Squad $squad, SeasonSpan $span, ?array $lineKeys, Closure $say): array
     {
         $playerIds = array_values(array_map(intval(...), $squad->players->modelKeys()));
+        $this->records->meet($playerIds);
         $byLine = [];
         foreach ($this->records->readings($playerIds, $lineKeys, $span) as $playerId => $own) {
             foreach ($own as $key => $reading) {

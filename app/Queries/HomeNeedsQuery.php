@@ -38,7 +38,7 @@ final class HomeNeedsQuery
         $readings = $this->records->readings($playerIds, span: SeasonSpan::current($squad, $day->today()));
         $lines = $this->records->lines();
         $aims = $this->aims->of($squad, $lines);
-        $rungs = $this->rungs($squad, $playerIds);
+        $rungs = $this->rungs($squad, array_values($squad->players->whereIn('id', $playerIds)->all()));
         $stale = $this->staleFamilies($playerIds, $day->today());
         $heading = $squad->headingLimit();
         // Where heading is counted at all, none is done where nobody counts it.
@@ -85,13 +85,13 @@ final class HomeNeedsQuery
     }
 
     /**
-     * @param  list<int>  $playerIds
+     * @param  list<Player>  $players
      * @return array<int, array<string, string>> player → drill of the rung → ladder
      */
-    private function rungs(Squad $squad, array $playerIds): array
+    private function rungs(Squad $squad, array $players): array
     {
         $rungs = [];
-        foreach ($this->ladders->ladders($squad, $playerIds) as ['ladder' => $ladder, 'places' => $places]) {
+        foreach ($this->ladders->ladders($squad, $players) as ['ladder' => $ladder, 'places' => $places]) {
             foreach ($places as $player => $place) {
                 if ($place->rung !== null && $place->advice !== 'begin') {
                     $rungs[$player] = ($rungs[$player] ?? []) + [$ladder->rungs[$place->rung]->drill => $ladder->name];

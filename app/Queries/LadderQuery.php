@@ -8,6 +8,8 @@ use App\Models\DrillVersion;
 use App\Models\LadderVersion;
 use App\Models\Player;
 use App\Models\Squad;
+use App\Planning\KeptLines;
+use App\Planning\SquadHistory;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Ladder\Ladder;
@@ -15,30 +17,49 @@ use FleetSparrow\Core\Ladder\Rung;
 use FleetSparrow\Core\Progress\AdviceAnswer;
 use FleetSparrow\Core\Progress\LadderPlace;
 use FleetSparrow\Core\Progress\RungReading;
-use FleetSparrow\Core\Record\Better;
 use FleetSparrow\Core\Shared\AgeGroup;
 use FleetSparrow\Core\Shared\Side;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
-/** Every ladder of the book with each player's place on it: seven queries, whatever the number of players. */
+/** Every ladder of the book with each player's place on it: two queries, whatever the number of players, and those for what changed. */
 final class LadderQuery
 {
     private const KEEP_SECONDS = 3600;
 
-    /**
-     * @param  list<int>|null  $playerIds  null for everybody in the squad
-     * @return list<array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}>
-     */
-    public function ladders(Squad $squad, ?array $playerIds = null): array
+    public function __construct(private readonly SquadHistory $history)
     {
-        ['ladders' => $ladders, 'drills' => $drills, 'keys' => $keys] = $this->book($squad);
-        $players = $playerIds === null ? $squad->players : $squad->players->whereIn('id', $playerIds);
-        $playerIds = array_values(array_map(intval(...), $players->modelKeys()));
-        $values = $this->values($playerIds, array_merge([], ...array_map(array_values(...), array_values($keys))));
-        $answers = $this->answers($playerIds);
-        $passes = $this->passes($playerIds);
+    }
+
+    /**
+     * @param  list<Player>|null  $players  null for everybody in the squad
+     * @param  KeptLines|null  $lines  of the squad, where they have been asked for
+     * @return list<array{ladder: Ladder, tasks: array<string, RungTask>, places: array<int, LadderPlace>}>  the tasks by drill
+     */
+    public function ladders(Squad $squad, ?array $players = null, ?KeptLines $lines = null): array
+    {
+        $lines ??= $this->history->lines($squad);
+        $name = self::name($squad);
+        ['ladders' => $ladders, 'tasks' => $tasks] = self::book($squad, $name);
+        $players ??= $squad->players->all();
+        $playerIds = array_values(array_map(static fn (Player $player): int => $player->id, $players));
+        $of = "{$name}.".implode('.', $playerIds);
+        $lineKeys = array_merge([], ...array_map(static fn (RungTask $task): array => array_values($task->keys), array_values($tasks)));
+        $byLine = $lines->remember("rungs.{$of}", fn (?array $changed): array => self::values(
+            $playerIds,
+            $changed === null ? $lineKeys : array_values(array_intersect($lineKeys, $changed)),
+        ));
+        ['answers' => $answers, 'passes' => $passes] = $this->history->rememberAside($squad, "ladders.{$of}", static fn (): array => [
+            'answers' => self::answers($playerIds),
+            'passes' => self::passes($playerIds),
+        ]);
+        $values = [];
+        foreach ($byLine as $key => $byPlayer) {
+            foreach ($byPlayer as $playerId => $own) {
+                $values[$playerId][$key] = $own;
+            }
+        }
         $found = [];
         foreach ($ladders as $ladder) {
             $places = [];
@@ -47,9 +68,8 @@ final class LadderQuery
                 $places[$player->id] = LadderPlace::of(
                     array_map(
                         fn (Rung $rung): RungReading => self::reading(
-                            $drills[$rung->drill],
+                            $tasks[$rung->drill],
                             $rung,
-                            $keys[$rung->drill],
                             $values[$player->id] ?? [],
                             $player,
                             $passes[$player->id][$rung->drill] ?? null,
@@ -58,35 +78,60 @@ final class LadderQuery
                     ),
                 )->answered(self::answer($answers["{$player->id} {$ladder->slug}"] ?? null, $rungs));
             }
-            $found[] = ['ladder' => $ladder, 'drills' => $drills, 'places' => $places];
+            $found[] = ['ladder' => $ladder, 'tasks' => $tasks, 'places' => $places];
         }
 
         return $found;
     }
 
-    /**
-     * The ladders as they are for a squad, with what their rungs write to: kept, for it changes with the book alone.
-     *
-     * @return array{ladders: list<Ladder>, drills: array<string, Drill>, keys: array<string, array<string, string>>} drill → side → line
-     */
-    private function book(Squad $squad): array
+    /** @return array<string, Drill> what the rungs are of, by slug */
+    public function drills(Squad $squad): array
     {
-        $hashes = [
-            ...LadderVersion::query()->where('is_current', true)->orderBy('slug')->pluck('content_hash')->all(),
-            ...DrillVersion::ofTheBook()->where('is_current', true)->orderBy('slug')->pluck('content_hash')->all(),
-        ];
-        $name = hash('xxh128', implode(' ', $hashes)).".{$squad->age_group}.{$squad->ballSize()}";
-
-        return Cache::remember("ladders.{$name}", self::KEEP_SECONDS, fn (): array => self::read($squad));
+        return self::written(self::name($squad))['drills'];
     }
 
-    /** @return array{ladders: list<Ladder>, drills: array<string, Drill>, keys: array<string, array<string, string>>} */
-    private static function read(Squad $squad): array
+    /** What the ladders are kept under for a squad: they change with the book alone. */
+    private static function name(Squad $squad): string
+    {
+        $hashes = LadderVersion::query()->where('is_current', true)->select('content_hash')->toBase()
+            ->union(DrillVersion::ofTheBook()->where('is_current', true)->select('content_hash')->toBase())
+            ->orderBy('content_hash')->pluck('content_hash')->all();
+
+        return hash('xxh128', implode(' ', $hashes)).".{$squad->age_group}.{$squad->ballSize()}";
+    }
+
+    /** @return array{ladders: list<Ladder>, tasks: array<string, RungTask>} as they are for a squad */
+    private static function book(Squad $squad, string $name): array
+    {
+        return Cache::remember("ladders.{$name}", self::KEEP_SECONDS, static function () use ($squad, $name): array {
+            ['ladders' => $ladders, 'drills' => $drills] = self::written($name);
+            $age = AgeGroup::tryOf($squad->age_group);
+
+            return [
+                'ladders' => $age === null
+                    ? $ladders
+                    : array_map(static fn (Ladder $ladder): Ladder => $ladder->forAge($drills, $age), $ladders),
+                'tasks' => array_map(static fn (Drill $drill): RungTask => RungTask::of($drill, $squad->ballSize()), $drills),
+            ];
+        });
+    }
+
+    /** @return array{ladders: list<Ladder>, drills: array<string, Drill>} as they are written, for no age */
+    private static function written(string $name): array
+    {
+        return Cache::remember("written-ladders.{$name}", self::KEEP_SECONDS, static function (): array {
+            $ladders = self::current();
+
+            return ['ladders' => $ladders, 'drills' => self::rungs($ladders)];
+        });
+    }
+
+    /** @return list<Ladder> as the book orders its families; within one by name */
+    private static function current(): array
     {
         $ladders = array_values(
             LadderVersion::query()->where('is_current', true)->get()->map(fn (LadderVersion $version): Ladder => $version->ladder())->all(),
         );
-        // As the book orders its families; within one by name.
         usort(
             $ladders,
             fn (Ladder $a, Ladder $b): int => [
@@ -94,57 +139,34 @@ final class LadderQuery
                 $a->name,
             ] <=> [array_search($b->family, Family::cases(), true), $b->name],
         );
-        $slugs = array_merge(
-            [],
-            ...array_map(fn (Ladder $ladder): array => array_map(fn (Rung $rung): string => $rung->drill, $ladder->rungs), $ladders),
-        );
-        $drills = DrillVersion::ofTheBook()
-            ->where('is_current', true)
-            ->whereIn('slug', $slugs)
-            ->get()
-            ->keyBy('slug')
-            ->map(fn (DrillVersion $version): Drill => $version->drill())
-            ->all();
-        $age = AgeGroup::tryOf($squad->age_group);
-        if ($age !== null) {
-            $ladders = array_map(fn (Ladder $ladder): Ladder => $ladder->forAge($drills, $age), $ladders);
-        }
-        $keys = [];
-        foreach ($drills as $slug => $drill) {
-            $keys[$slug] = self::keys($drill, $squad->ballSize());
-        }
 
-        return ['ladders' => $ladders, 'drills' => $drills, 'keys' => $keys];
+        return $ladders;
     }
 
     /**
-     * The lines that the drill's own dose writes to.
-     *
-     * @return array<string, string> side → line key
+     * @param  list<Ladder>  $ladders
+     * @return array<string, Drill> by slug
      */
-    private static function keys(Drill $drill, int $ballSize): array
+    private static function rungs(array $ladders): array
     {
-        $keys = [];
-        foreach (Side::cases() as $side) {
-            $keys[$side->value] = $drill->dose === null ? '' : (string) $drill->task($drill->dose, $side, $ballSize)?->key;
-        }
+        $slugs = array_merge([], ...array_map(static fn (Ladder $ladder): array => array_column($ladder->rungs, 'drill'), $ladders));
 
-        return $keys;
+        return DrillVersion::ofTheBook()->where('is_current', true)->whereIn('slug', $slugs)->get()->keyBy('slug')
+            ->map(fn (DrillVersion $version): Drill => $version->drill())->all();
     }
 
     /**
-     * @param  array<string, string>  $keys
      * @param  array<string, list<float>>  $values  line → session values, oldest first
      * @param  array{looked: int, all: int}|null  $passes
      */
-    private static function reading(Drill $drill, Rung $rung, array $keys, array $values, Player $player, ?array $passes): RungReading
+    private static function reading(RungTask $task, Rung $rung, array $values, Player $player, ?array $passes): RungReading
     {
         $bySide = [];
-        foreach ($drill->dose?->sides()->sidesFor($player->strong_foot) ?? [Side::Both] as $side) {
-            $bySide[self::words($side)] = $values[$keys[$side->value]] ?? [];
+        foreach ($task->sidesFor($player->strong_foot) as $side) {
+            $bySide[self::words($side)] = $values[$task->keys[$side->value]] ?? [];
         }
 
-        return RungReading::of($bySide, $rung->criterion, $drill->rule?->kind->better() ?? Better::Higher, $passes);
+        return RungReading::of($bySide, $rung->criterion, $task->better, $passes);
     }
 
     /**
@@ -152,10 +174,13 @@ final class LadderQuery
      *
      * @param  list<int>  $playerIds
      * @param  list<string>  $lineKeys
-     * @return array<int, array<string, list<float>>> player → line → values, oldest first
+     * @return array<string, array<int, list<float>>> line → player → values, oldest first
      */
-    private function values(array $playerIds, array $lineKeys): array
+    private static function values(array $playerIds, array $lineKeys): array
     {
+        if ($lineKeys === []) {
+            return [];
+        }
         $values = [];
         $rows = DB::table('line_days')->whereIn('player_id', Player::query()->whereKey($playerIds)->select('id'))
             ->whereIn('line_key', $lineKeys)->whereNotNull('best')->groupBy('player_id', 'line_key')
@@ -164,7 +189,7 @@ final class LadderQuery
         foreach ($rows as $row) {
             $latest = array_reverse(array_map(floatval(...), explode(',', (string) $row->latest)));
             $before = (int) $row->days > count($latest) ? [(float) $row->highest, (float) $row->lowest] : [];
-            $values[(int) $row->player_id][(string) $row->line_key] = [...$before, ...$latest];
+            $values[(string) $row->line_key][(int) $row->player_id] = [...$before, ...$latest];
         }
 
         return $values;
@@ -174,7 +199,7 @@ final class LadderQuery
      * @param  list<int>  $playerIds
      * @return array<string, stdClass> player and ladder → what was said to its advice
      */
-    private function answers(array $playerIds): array
+    private static function answers(array $playerIds): array
     {
         return DB::table('advice_answers')->whereIn('player_id', $playerIds)->get()
             ->keyBy(static fn (stdClass $row): string => "{$row->player_id} {$row->ladder_slug}")->all();
@@ -194,7 +219,7 @@ final class LadderQuery
      * @param  list<int>  $playerIds
      * @return array<int, array<string, array{looked: int, all: int}>> player → drill → counts
      */
-    private function passes(array $playerIds): array
+    private static function passes(array $playerIds): array
     {
         $passes = [];
         $rows = DB::table('looks')->whereIn('player_id', $playerIds)->whereNull('weight')

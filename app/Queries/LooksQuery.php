@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Player;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubDay;
 use Carbon\CarbonImmutable;
 use FleetSparrow\Core\Run\Look;
@@ -18,8 +19,22 @@ final class LooksQuery
     /** Of so many balls, the latest; more is last season. */
     private const MOST = 400;
 
+    public function __construct(private readonly SquadHistory $history)
+    {
+    }
+
     /** @return list<LookCount> the latest day first */
     public function of(Player $player, ClubDay $day): array
+    {
+        return $this->history->rememberAside(
+            $player->squad,
+            "looks.{$player->id}.{$day->timeZone}",
+            static fn (): array => self::read($player, $day),
+        );
+    }
+
+    /** @return list<LookCount> */
+    private static function read(Player $player, ClubDay $day): array
     {
         $rows = DB::table('looks')->where('club_id', $player->club_id)->where('player_id', $player->id)
             ->orderByDesc('looked_at_utc')->limit(self::MOST)->get();

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Planning\KeptLines;
 use App\Planning\SeasonSpan;
 use App\Planning\SquadAims;
 use App\Planning\SquadHistory;
@@ -48,16 +49,17 @@ final class PlayerSeasonQuery
 
     public function of(Player $player, SeasonSpan $span, ClubDay $day): PlayerSeason
     {
-        $kept = $this->history->rememberLines(
-            $player->squad,
+        $all = $this->history->lines($player->squad);
+        $this->records->meet([$player->id]);
+        $kept = $all->remember(
             "player.{$player->id}.{$span->key()}",
-            fn (?array $lineKeys): array => $this->lines($player, $span, $lineKeys),
+            fn (?array $lineKeys): array => $this->lines($player, $span, $lineKeys, $all),
         );
         $lines = array_map(static fn (array $one): LineStory => $one['story'], $kept);
         $recordLines = $this->records->named(array_keys($lines));
         $readings = array_map(static fn (LineStory $one): LineReading => $one->line, $lines);
         $feet = self::feet($player->strong_foot, $readings, $recordLines);
-        $ladders = $this->ladders($player);
+        $ladders = $this->ladders($player, $all);
         $also = [
             ...($player->strong_foot === StrongFoot::Both ? [] : (new FootStory($player->strong_foot, $feet))->news()),
             ...($span->id === null ? self::ladderNews($ladders) : []),
@@ -72,7 +74,11 @@ final class PlayerSeasonQuery
             feet: $feet,
             ladders: $ladders,
             touches: $this->touches($player, $span),
-            attendance: $this->attendance($player, $span, $day),
+            attendance: $this->history->rememberAside(
+                $player->squad,
+                "came.{$player->id}.{$span->key()}",
+                fn (): array => $this->attendance($player, $span, $day),
+            ),
         );
     }
 
@@ -80,12 +86,12 @@ final class PlayerSeasonQuery
      * @param  list<string>|null  $lineKeys  null for all
      * @return array<string, array{story: LineStory, slope: Slope|null}> by line
      */
-    private function lines(Player $player, SeasonSpan $span, ?array $lineKeys): array
+    private function lines(Player $player, SeasonSpan $span, ?array $lineKeys, KeptLines $all): array
     {
         $readings = $this->records->readings([$player->id], $lineKeys, $span)[$player->id] ?? [];
         $recordLines = array_intersect_key($this->records->lines(), $readings);
         $aims = $this->aims->of($player->squad, $recordLines);
-        $squadLines = $this->records->squadLines($player->squad, $span);
+        $squadLines = $this->records->squadLines($player->squad, $span, $all);
         $sets = $this->sets($player, $span, $recordLines);
         $lines = [];
         foreach ($readings as $key => $reading) {
@@ -188,11 +194,11 @@ final class PlayerSeasonQuery
      * @return list<array{ladder: string, slug: string, drill: string, name: string, rung: int|null, rungs: int,
      *     place: \FleetSparrow\Core\Progress\LadderPlace, harderBy: list<string>}>
      */
-    private function ladders(Player $player): array
+    private function ladders(Player $player, KeptLines $lines): array
     {
         $ladders = [];
-        foreach ($this->ladders->ladders($player->squad, [$player->id]) as $one) {
-            ['ladder' => $ladder, 'drills' => $drills, 'places' => [$player->id => $place]] = $one;
+        foreach ($this->ladders->ladders($player->squad, [$player], $lines) as $one) {
+            ['ladder' => $ladder, 'tasks' => $tasks, 'places' => [$player->id => $place]] = $one;
             if ($place->advice === 'begin') {
                 continue;
             }
@@ -202,7 +208,7 @@ final class PlayerSeasonQuery
                 'ladder' => $ladder->name,
                 'slug' => $ladder->slug,
                 'drill' => $rung->drill,
-                'name' => $drills[$rung->drill]->name,
+                'name' => $tasks[$rung->drill]->name,
                 'rung' => $place->rung,
                 'rungs' => count($ladder->rungs),
                 'place' => $place,

@@ -7,8 +7,8 @@ namespace App\Queries;
 use App\Models\Player;
 use App\Models\RecordLine;
 use App\Models\Squad;
+use App\Planning\KeptLines;
 use App\Planning\SeasonSpan;
-use App\Planning\SquadHistory;
 use App\Tenancy\ClubContext;
 use FleetSparrow\Core\Progress\SquadLine;
 use FleetSparrow\Core\Progress\TypicalError;
@@ -21,16 +21,13 @@ use Illuminate\Database\Eloquent\Builder as EloquentBuilder;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
-/** Reads the line days of some players into the core's line readings: three queries at most, whatever their number. */
+/** Reads the line days of some players into the core's line readings: two queries at most, whatever their number. */
 final class RecordQuery
 {
     /** @var array<string, RecordLine> what was read of them, by key */
     private array $lines = [];
-
-    public function __construct(private readonly SquadHistory $history)
-    {
-    }
 
     /**
      * @param  list<int>  $playerIds  of the club acted for; others bring nothing
@@ -41,18 +38,24 @@ final class RecordQuery
     public function readings(array $playerIds, ?array $lineKeys = null, ?SeasonSpan $span = null): array
     {
         $own = Player::query()->whereKey($playerIds)->select('id');
-        $rows = DB::table('line_days')->whereIn('player_id', clone $own)
-            ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('on_day', $of->days()))
-            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_key', $lineKeys ?? []))
+        $rows = DB::table('line_days')->whereIn('line_days.player_id', $own)
+            ->when($span, fn (Builder $query, SeasonSpan $of) => $query->whereBetween('line_days.on_day', $of->days()))
+            ->when($lineKeys !== null, fn ($query) => $query->whereIn('line_days.line_key', $lineKeys ?? []))
+            ->leftJoin('bests as record', static fn (JoinClause $join) => $join->on('record.player_id', '=', 'line_days.player_id')
+                ->on('record.line_key', '=', 'line_days.line_key')->where('record.on_day', '<', $span?->from->iso() ?? '0001-01-01'))
             // As they lie in the table, one at a time: of a season there are tens of thousands.
-            ->orderBy('player_id')->orderBy('line_key')->orderBy('on_day')
-            ->select(['player_id', 'line_key', 'on_day', 'best', 'median', 'tries', 'open_tries'])->cursor();
-        $before = $span === null ? [] : $this->before($own, $span);
+            ->orderBy('line_days.player_id')->orderBy('line_days.line_key')->orderBy('line_days.on_day')
+            ->select(['line_days.player_id', 'line_days.line_key', 'line_days.on_day', 'best', 'median', 'tries', 'open_tries'])
+            ->addSelect(['record.value as record', 'record.on_day as record_on'])->cursor();
         // Everybody's days are the same few.
-        [$days, $open, $dates] = [[], [], []];
+        [$days, $open, $before, $dates] = [[], [], [], []];
         foreach ($rows as $row) {
             [$playerId, $lineKey, $day] = [(int) $row->player_id, (string) $row->line_key, (string) $row->on_day];
-            $days[$playerId][$lineKey] ??= [];
+            /** @var stdClass $row */
+            if (! isset($days[$playerId][$lineKey])) {
+                $days[$playerId][$lineKey] = [];
+                $before[$playerId][$lineKey] = self::before($row);
+            }
             if ((int) $row->open_tries > 0) {
                 $open[$playerId][$lineKey][$day] = (int) $row->open_tries;
             }
@@ -83,6 +86,19 @@ final class RecordQuery
     }
 
     /**
+     * Has all lines of these players known by name, in one query; named() then asks no more of them.
+     *
+     * @param  list<int>  $playerIds
+     */
+    public function meet(array $playerIds): void
+    {
+        $this->lines += self::ownNames()->whereIn(
+            'record_lines.line_key',
+            DB::table('bests')->whereIn('player_id', Player::query()->whereKey($playerIds)->select('id'))->select('line_key'),
+        )->get()->keyBy('line_key')->all();
+    }
+
+    /**
      * Lines with the words of the club that is acted for.
      *
      * @param  list<mixed>  $keys
@@ -93,45 +109,42 @@ final class RecordQuery
         $asked = array_flip(array_map(strval(...), $keys));
         $unknown = array_keys(array_diff_key($asked, $this->lines));
         if ($unknown !== []) {
-            $club = resolve(ClubContext::class)->clubId();
-            $this->lines += RecordLine::query()->whereKey($unknown)
-                ->leftJoin('club_line_names as own', static fn (JoinClause $join) => $join
-                    ->on('own.line_key', '=', 'record_lines.line_key')->where('own.club_id', $club))
-                ->select('record_lines.*')
-                ->selectRaw('coalesce(own.drill_name, record_lines.drill_name) as drill_name')
-                ->selectRaw('coalesce(own.drill_slug, record_lines.drill_slug) as drill_slug')
-                ->get()->keyBy('line_key')->all();
+            $this->lines += self::ownNames()->whereKey($unknown)->get()->keyBy('line_key')->all();
         }
 
         return array_intersect_key($this->lines, $asked);
     }
 
-    /**
-     * Records that were set before a season.
-     *
-     * @param  EloquentBuilder<Player>  $own
-     * @return array<int, array<string, SessionValue>> player id → line key → the day
-     */
-    private function before(EloquentBuilder $own, SeasonSpan $span): array
+    /** @return EloquentBuilder<RecordLine> */
+    private static function ownNames(): EloquentBuilder
     {
-        $before = [];
-        foreach (DB::table('bests')->whereIn('player_id', $own)->where('on_day', '<', $span->from->iso())->get() as $row) {
-            $day = CalendarDate::fromIso((string) $row->on_day);
-            $before[(int) $row->player_id][(string) $row->line_key] = new SessionValue($day, (float) $row->value, (float) $row->value, 1);
-        }
+        $club = resolve(ClubContext::class)->clubId();
 
-        return $before;
+        return RecordLine::query()
+            ->leftJoin('club_line_names as own', static fn (JoinClause $join) => $join
+                ->on('own.line_key', '=', 'record_lines.line_key')->where('own.club_id', $club))
+            ->select('record_lines.*')
+            ->selectRaw('coalesce(own.drill_name, record_lines.drill_name) as drill_name')
+            ->selectRaw('coalesce(own.drill_slug, record_lines.drill_slug) as drill_slug');
+    }
+
+    /** A record that was set before the season. */
+    private static function before(stdClass $row): ?SessionValue
+    {
+        return $row->record_on === null
+            ? null
+            : new SessionValue(CalendarDate::fromIso((string) $row->record_on), (float) $row->record, (float) $row->record, 1);
     }
 
     /**
-     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. One query, and two more where
-     * numbers came in since somebody asked.
+     * What each line tells of a squad: how far numbers stray, and how much of a change is worth a word. Two queries where numbers came in
+     * since somebody asked.
      *
      * @return array<string, SquadLine> by key
      */
-    public function squadLines(Squad $squad, SeasonSpan $span): array
+    public function squadLines(Squad $squad, SeasonSpan $span, KeptLines $lines): array
     {
-        $kept = $this->history->rememberLines($squad, "squad.{$span->key()}", fn (?array $lineKeys): array => array_map(
+        $kept = $lines->remember("squad.{$span->key()}", fn (?array $lineKeys): array => array_map(
             static fn (SquadLine $line): array => [$line->error->squares, $line->error->degrees, $line->worthwhile],
             $this->readSquadLines($squad, $span, $lineKeys),
         ));

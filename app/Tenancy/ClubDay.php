@@ -12,7 +12,7 @@ use FleetSparrow\Core\Shared\CalendarDate;
 final readonly class ClubDay
 {
     /** @param  int<1, 7>  $weekStartsOn  1 is Monday */
-    private function __construct(private string $timeZone, public int $weekStartsOn)
+    private function __construct(public string $timeZone, public int $weekStartsOn)
     {
     }
 

@@ -326,7 +326,7 @@ class DemoSeeder extends Seeder
      */
     private function absent(TrainingSession $session, array $players, array $names): void
     {
-        $this->keepPlan->keepAttendance($session, array_values(array_map(
+        $this->keepPlan->changeAttendance($session, array_values(array_map(
             fn (Player $player): int => $player->id,
             array_filter($players, fn (Player $player): bool => ! in_array($player->name, $names, true)),
         )), null);

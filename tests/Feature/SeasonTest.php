@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Planning\SquadHistory;
 use App\Queries\LadderQuery;
 use App\Tenancy\ClubContext;
+use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -316,7 +317,7 @@ final class SeasonTest extends FeatureTestCase
             $this->getJson("/api/v1/players/{$bo->id}")->assertOk()->json(),
         ];
         $pages();
-        $changes = [
+        $numbers = [
             'a number more' => [$this->mark($session, $line, 950, ['value' => 19, 'tryNumber' => 2])],
             'on another line' => [$this->mark($session, $other, 951, ['value' => 8])],
             'mended, and it was the other foot' => [$this->mark($session, $line, 952, [
@@ -327,12 +328,53 @@ final class SeasonTest extends FeatureTestCase
                 'isVoid' => true, 'supersedesUuids' => ['00000000-0000-4000-8000-000000000950'], 'reason' => 'Hands.',
             ])],
         ];
-        foreach ($changes as $what => $marks) {
-            $this->send($marks)->assertOk()->assertJsonPath('results.0.status', 'accepted');
+        $changes = array_map(
+            fn (array $marks): Closure => fn (): TestResponse => $this->send($marks)->assertJsonPath('results.0.status', 'accepted'),
+            $numbers,
+        ) + [
+            'who was there after all' => fn (): TestResponse => $this->putJson("/api/v1/sessions/{$session}/attendance", [
+                'comingPlayerIds' => [$bo->id],
+            ]),
+            'a pass looked at closely' => fn (): TestResponse => $this->postJson("/api/v1/sessions/{$session}/looks", ['looks' => [[
+                'uuid' => '00000000-0000-4000-8000-0000000000aa', 'playerId' => $amina->id, 'drillSlug' => 'drag-back-turn',
+                'lookedAt' => '2026-03-03T18:10:00Z', 'isAccurate' => true, 'isRightPace' => true, 'isClean' => true,
+            ]]]),
+            'another number to beat' => fn (): TestResponse => $this->putJson(
+                "/api/v1/squads/{$this->squad->id}/drills/drag-back-turn/target",
+                ['school' => 'fixed', 'number' => 40],
+            ),
+        ];
+        $before = $pages();
+        foreach ($changes as $what => $change) {
+            $change()->assertOk();
             $kept = $pages();
+            self::assertNotEquals($before, $kept, $what);
             Cache::flush();
-            self::assertEquals($pages(), $kept, $what);
+            self::assertEquals($before = $pages(), $kept, $what);
         }
+    }
+
+    public function test_a_page_after_a_number_asks_few_queries(): void
+    {
+        resolve(SquadHistory::class)->changed($this->squad->id);
+        $session = $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
+        $paths = ["/api/v1/players/{$this->players[0]->id}", "/api/v1/squads/{$this->squad->id}"];
+        $asked = function (string $path): int {
+            $this->app->forgetScopedInstances();
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->getJson($path)->assertOk();
+            DB::disableQueryLog();
+
+            return count(DB::getQueryLog());
+        };
+        array_map($asked, $paths);
+        $this->send([$this->mark($session, $this->lineKey($session, $this->players[0]->id), 960, ['value' => 19, 'tryNumber' => 2])]);
+
+        // One more of each is the sign-in.
+        self::assertLessThanOrEqual(14, $asked($paths[0]));
+        self::assertLessThanOrEqual(9, $asked($paths[1]));
+        self::assertLessThanOrEqual(6, $asked($paths[0]), 'nothing came in since');
     }
 
     public function test_a_number_has_the_lines_it_touches_made_anew_and_no_others(): void
@@ -347,16 +389,16 @@ final class SeasonTest extends FeatureTestCase
             return array_fill_keys($keys ?? ['a', 'b'], count($asked));
         };
         // Nothing has happened yet: as good as never kept.
-        self::assertSame(['a' => 1, 'b' => 1], $history->rememberLines($squad(), 'test', $make));
+        self::assertSame(['a' => 1, 'b' => 1], $history->lines($squad())->remember('test', $make));
         $history->changed($this->squad->id);
-        self::assertSame(['a' => 2, 'b' => 2], $history->rememberLines($squad(), 'test', $make));
-        self::assertSame(['a' => 2, 'b' => 2], $history->rememberLines($squad(), 'test', $make));
+        self::assertSame(['a' => 2, 'b' => 2], $history->lines($squad())->remember('test', $make));
+        self::assertSame(['a' => 2, 'b' => 2], $history->lines($squad())->remember('test', $make));
         $history->changed($this->squad->id, ['b', 'c']);
-        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->rememberLines($squad(), 'test', $make));
+        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->lines($squad())->remember('test', $make));
         $history->changed($this->squad->id, []);
-        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->rememberLines($squad(), 'test', $make));
+        self::assertEquals(['a' => 2, 'b' => 3, 'c' => 3], $history->lines($squad())->remember('test', $make));
         $history->changed($this->squad->id);
-        self::assertSame(['a' => 4, 'b' => 4], $history->rememberLines($squad(), 'test', $make));
+        self::assertSame(['a' => 4, 'b' => 4], $history->lines($squad())->remember('test', $make));
         self::assertEquals([null, null, ['b', 'c'], null], array_map(
             static fn (?array $keys): ?array => $keys === null ? null : array_values(array_intersect(['a', 'b', 'c'], $keys)),
             $asked,
@@ -376,6 +418,6 @@ final class SeasonTest extends FeatureTestCase
 
     private function forget(): void
     {
-        DB::table('squads')->update(['past_key' => 'another', 'lines_key' => 'another']);
+        DB::table('squads')->update(['past_key' => 'another', 'lines_key' => 'another', 'aside_key' => 'another']);
     }
 }

@@ -159,12 +159,22 @@ final class KeepPlan
         return $faults === [] ? $reasons : throw ValidationException::withMessages($faults);
     }
 
+    /** @param  list<int>  $comingPlayerIds */
+    public function changeAttendance(TrainingSession $session, array $comingPlayerIds, ?User $by): void
+    {
+        DB::transaction(function () use ($session, $comingPlayerIds, $by): void {
+            $this->history->hold([$session->squad_id]);
+            $this->keepAttendance($session, $comingPlayerIds, $by);
+            $this->history->changed($session->squad_id, lineKeys: []);
+        }, attempts: 3);
+    }
+
     /**
-     * What is kept for the first time is nobody's change; what differs from before is noted. A caller keeps the transaction.
+     * What is kept for the first time is nobody's change; what differs from before is noted.
      *
      * @param  list<int>  $comingPlayerIds
      */
-    public function keepAttendance(TrainingSession $session, array $comingPlayerIds, ?User $by): void
+    private function keepAttendance(TrainingSession $session, array $comingPlayerIds, ?User $by): void
     {
         $before = $session->attendances()->pluck('coming', 'player_id')->map(boolval(...))->all();
         $rows = [];

@@ -29,7 +29,9 @@ final class AnswerAdvice
     {
         return DB::transaction(function () use ($player, $ladderSlug, $isYes, $why, $by): bool {
             $this->history->hold([$player->squad_id]);
-            foreach ($this->ladders->ladders($player->squad, [$player->id]) as ['ladder' => $ladder, 'places' => $places]) {
+            // What is kept of it is kept under what stands in its row now.
+            $player->load('squad');
+            foreach ($this->ladders->ladders($player->squad, [$player]) as ['ladder' => $ladder, 'places' => $places]) {
                 $place = $places[$player->id];
                 if ($ladder->slug !== $ladderSlug || ! $place->isAsking() || $place->why !== $why || $place->rung === null) {
                     continue;

@@ -27,7 +27,7 @@ class AttendanceController extends Controller
         Gate::authorize('run', $session->squad);
         /** @var array{comingPlayerIds: list<int>} $data */
         $data = $request->validate(['comingPlayerIds' => ['present', 'array', 'max:250', new WholeNumbers]]);
-        $action->keepAttendance($session, array_map(intval(...), $data['comingPlayerIds']), $this->user($request));
+        $action->changeAttendance($session, array_map(intval(...), $data['comingPlayerIds']), $this->user($request));
 
         return new JsonResponse(['comingPlayerIds' => $session->load(['attendances', 'squad.players'])->comingPlayerIds()]);
     }

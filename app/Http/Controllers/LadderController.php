@@ -24,10 +24,14 @@ class LadderController extends Controller
     public function __invoke(Squad $squad, LadderQuery $ladders, MoveQuery $moves): JsonResponse
     {
         Gate::authorize('view', $squad);
+        $drills = $ladders->drills($squad);
 
         return new JsonResponse(
             [
-                'ladders' => array_map(LadderResource::of(...), $ladders->ladders($squad)),
+                'ladders' => array_map(
+                    fn (array $one): array => LadderResource::of($one['ladder'], $one['places'], $drills),
+                    $ladders->ladders($squad),
+                ),
                 'tree' => LadderResource::tree($moves->dictionary()),
             ],
         );

@@ -56,7 +56,7 @@ class PlayerController extends Controller
         return new JsonResponse(PlayerResource::of($player) + [
             'squadId' => $player->squad_id,
             'squadName' => $squad->name,
-            'endedSeasons' => SeasonSpan::ended($squad),
+            'endedSeasons' => $history->rememberAside($squad, 'ended', fn (): array => SeasonSpan::ended($squad)),
             'reminders' => array_map(ReminderResource::of(...), $noted->ofPlayer($player->id)),
             'isWatched' => in_array($player->id, $noted->watched(), true),
             'looks' => array_map(fn (LookCount $one): array => LookResource::of($one, $names), $counts),

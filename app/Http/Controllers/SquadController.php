@@ -39,7 +39,7 @@ class SquadController extends Controller
             'name' => $squad->name,
             'ageGroup' => $squad->age_group,
             'today' => $day->today()->iso(),
-            'endedSeasons' => SeasonSpan::ended($squad),
+            'endedSeasons' => $history->rememberAside($squad, 'ended', fn (): array => SeasonSpan::ended($squad)),
         ] + BoardResource::said($history->remember(
             $squad,
             "board.{$span->key()}",

@@ -33,13 +33,12 @@ use FleetSparrow\Core\Shared\Foot;
 final class LadderResource
 {
     /**
-     * @param  array{ladder: Ladder, drills: array<string, Drill>, places: array<int, LadderPlace>}  $one
+     * @param  array<int, LadderPlace>  $places  by player
+     * @param  array<string, Drill>  $drills  by slug
      * @return array<string, mixed>
      */
-    public static function of(array $one): array
+    public static function of(Ladder $ladder, array $places, array $drills): array
     {
-        ['ladder' => $ladder, 'drills' => $drills, 'places' => $places] = $one;
-
         return [
             'slug' => $ladder->slug,
             'name' => $ladder->name,
