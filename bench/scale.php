@@ -154,11 +154,20 @@ $seconds = $rebuild();
 $three = $measure();
 [$many, $manyMarks] = [$caller->median($batch, $rounds), $count()];
 
+/** @return array{int, float} queries, and peak memory in MB */
+$inside = function (string $path): array {
+    $said = json_decode((string) shell_exec(implode(' ', array_map(escapeshellarg(...), [
+        PHP_BINARY, '-d', 'pcov.enabled=0', __DIR__.'/inside.php', $path,
+    ]))), flags: JSON_THROW_ON_ERROR);
+    assert(is_array($said));
+
+    return [(int) $said[0], (float) $said[1]];
+};
 printf("%-10s %14s %14s %14s %14s %9s %9s\n", 'page', 'one season', 'after a change', 'three seasons', 'after a change', 'more', 'queries');
 foreach ($pages as $name => $path) {
     $changed();
-    [$queries, $memory] = $caller->inside($app, $coach, $path);
-    [$then] = $caller->inside($app, $coach, $path);
+    [$queries, $memory] = $inside($path);
+    [$then] = $inside($path);
     printf(
         "%-10s %12.2f U %12.2f U %12.2f U %12.2f U %7.0f %% %4d, then %2d  %.0f MB\n",
         $name,

@@ -93,11 +93,13 @@ final class LadderQuery
     /** What the ladders are kept under for a squad: they change with the book alone. */
     private static function name(Squad $squad): string
     {
-        $hashes = LadderVersion::query()->where('is_current', true)->select('content_hash')->toBase()
-            ->union(DrillVersion::ofTheBook()->where('is_current', true)->select('content_hash')->toBase())
-            ->orderBy('content_hash')->pluck('content_hash')->all();
+        $all = "group_concat(content_hash order by slug separator '')";
+        $hashes = DB::query()
+            ->selectSub(LadderVersion::query()->where('is_current', true)->selectRaw($all)->toBase(), 'ladders')
+            ->selectSub(DrillVersion::ofTheBook()->where('is_current', true)->selectRaw($all)->toBase(), 'drills')
+            ->first();
 
-        return hash('xxh128', implode(' ', $hashes)).".{$squad->age_group}.{$squad->ballSize()}";
+        return hash('xxh128', implode(' ', (array) $hashes)).".{$squad->age_group}.{$squad->ballSize()}";
     }
 
     /** @return array{ladders: list<Ladder>, tasks: array<string, RungTask>} as they are for a squad */
