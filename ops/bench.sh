@@ -33,6 +33,10 @@ measure() {
       fastcgi_param SCRIPT_FILENAME $ROOT/bench/bare.php;
       fastcgi_param BENCH_DSN \"mysql:host=127.0.0.1;port=$DB_PORT;dbname=sparrow_bench\";
       fastcgi_param BENCH_PASSWORD $(db_password);
+    }
+    location = /empty {
+      default_type text/html;
+      return 200 '<!doctype html><div id=\"root\"></div><script type=\"module\" src=\"/$(cd public && ls build/assets/empty-*.js)\"></script>';
     }"
   local result=0
   APP_ENV=bench "${AS[@]}" php -d pcov.enabled=0 bench/run.php "http://127.0.0.1:$BENCH_PORT" "${1:-}" || result=$?

@@ -14,6 +14,8 @@ export const router = createBrowserRouter([
   { path: 'reset/:account', errorElement: <BrokenView />, lazy: async () => ({ Component: (await import('../features/welcome/ResetPage')).ResetPage }) },
   {
     element: <Shell />,
+    // Until the script of the first view is there; it is asked for with the page.
+    hydrateFallbackElement: <></>,
     errorElement: <BrokenView />,
     children: [
       { index: true, element: <Navigate to="/today" replace /> },

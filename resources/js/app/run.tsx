@@ -1,3 +1,5 @@
+// First of all: imports run in their order.
+import './aheadOfRun';
 import { QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense, useEffect, useState } from 'react';
 import { createRoot } from 'react-dom/client';

@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
+import { dayAndTime } from '../../shared/lib/format';
 import { readinessOf, readinessWords } from '../../shared/lib/readiness';
 import { keys } from '../../shared/api/keys';
-
-const clockOf = new Intl.DateTimeFormat(undefined, { weekday: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** Whether the next session can be run on this device without a network; asked again until its pack is here. */
 export function OnThisDevice({ sessionId }: { sessionId: number }) {
@@ -13,7 +12,7 @@ export function OnThisDevice({ sessionId }: { sessionId: number }) {
     gcTime: 0,
   });
   if (!ready.data) return null;
-  const { words, isWarning } = readinessWords(ready.data, (when) => clockOf.format(new Date(when)));
+  const { words, isWarning } = readinessWords(ready.data, dayAndTime);
   return (
     <p className={isWarning ? 'warn' : 'quiet'} role="status">
       {words}

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { clock, clockTime, countdown, day, mark, shortDay, sideWords } from './format';
+import { clock, clockTime, countdown, day, dayAndTime, mark, shortDay, sideWords } from './format';
 
 test.each([
   [0, '0:00'],
@@ -41,4 +41,9 @@ test('sides are said, unknown ones as they are', () => {
     '',
     'x',
   ]);
+});
+
+test('an instant is said as the phone has it', () => {
+  expect(dayAndTime(new Date(2026, 11, 1, 7, 5).toISOString())).toBe('Tue 07:05');
+  expect(dayAndTime(new Date(2026, 11, 6, 23, 59).toISOString())).toBe('Sun 23:59');
 });
