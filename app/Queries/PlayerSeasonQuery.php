@@ -112,12 +112,15 @@ final class PlayerSeasonQuery
 
     private static function about(RecordLine $line): string
     {
-        return "{$line->drill_name}, ".match ($line->side) {
+        $feet = match ($line->side) {
             Side::Right => 'right foot',
             Side::Left => 'left foot',
             Side::Both => 'both feet',
             Side::Alternating => 'feet in turn',
         };
+
+        // Some drills say it by their name.
+        return str_ends_with($line->drill_name, $feet) ? $line->drill_name : "{$line->drill_name}, {$feet}";
     }
 
     /**

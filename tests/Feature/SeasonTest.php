@@ -216,6 +216,50 @@ final class SeasonTest extends FeatureTestCase
         self::assertCount(2, $this->page($this->players[0])['lines'][0]['days']);
     }
 
+    public function test_numbers_of_what_was_not_planned_are_counted_touches(): void
+    {
+        $session = $this->trainOn('2026-03-03', coming: [0, 1], values: [11, 12]);
+        [$amina, $bo] = [$this->players[0]->id, $this->players[1]->id];
+        $line = $this->lineKey($session, $amina);
+        $day = (int) $this->postJson("/api/v1/squads/{$this->squad->id}/paper-days", ['on' => '2026-03-05', 'playerIds' => [$amina]])
+            ->assertOk()->json('sessionId');
+        $counted = fn (int $player, int $of): float => (float) DB::table('ledger_entries')->where('player_id', $player)
+            ->where('training_session_id', $of)->selectRaw('sum(counted_left + counted_right) as touches')->value('touches');
+        $before = $this->page($this->players[0])['touches'];
+
+        // Two touches a rep: fourteen reps from paper are 28.
+        $this->send([$this->mark($day, $line, 970, ['value' => 14])])->assertJsonPath('results.0.status', 'accepted');
+        self::assertSame(28.0, $counted($amina, $day));
+        $after = $this->page($this->players[0])['touches'];
+        self::assertSame($before['counted']['total'] + 28, $after['counted']['total']);
+        self::assertSame($before['estimated'], $after['estimated']);
+
+        // And mended, they are as many as it says then.
+        $this->send([$this->mark($day, $line, 971, [
+            'value' => 10, 'supersedesUuids' => ['00000000-0000-4000-8000-000000000970'], 'reason' => 'A slip.',
+        ])])->assertOk();
+        self::assertSame(20.0, $counted($amina, $day));
+
+        // Left out when the run was closed, and its number comes late: an entry of its own, and none is estimated.
+        $gone = DB::table('ledger_entries')->where(['player_id' => $bo, 'drill_slug' => 'drag-back-turn'])->delete();
+        self::assertSame(1, $gone);
+        $this->send([$this->mark($session, $this->lineKey($session, $bo, 'L'), 972, ['playerId' => $bo, 'value' => 9])])->assertOk();
+        // Twelve reps of the one foot and nine of the other, a touch of each foot a rep.
+        self::assertSame([0.0, 0.0, 21.0, 21.0], array_values($this->entry($bo)));
+
+        // While a run goes on nothing is kept yet: what was planned comes with its end.
+        $open = $this->keptSession();
+        $this->send([$this->mark($open, $this->lineKey($open, $amina), 973, ['value' => 9])])->assertOk();
+        self::assertSame(0, DB::table('ledger_entries')->where('training_session_id', $open)->count());
+
+        $kept = DB::table('ledger_entries')->orderBy('training_session_id')->orderBy('player_id')->orderBy('drill_slug')->get();
+        Artisan::call('sparrow:rebuild');
+        self::assertEquals(
+            $kept,
+            DB::table('ledger_entries')->orderBy('training_session_id')->orderBy('player_id')->orderBy('drill_slug')->get(),
+        );
+    }
+
     public function test_numbers_from_paper_hang_on_the_session_of_the_day_or_on_one_of_their_own(): void
     {
         $session = $this->trainOn('2026-03-03', coming: [0], values: [15]);

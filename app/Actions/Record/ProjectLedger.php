@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Record;
 
+use App\Models\DrillVersion;
 use App\Models\Mark;
 use App\Models\Player;
 use App\Models\TrainingSession;
 use App\Queries\PlanEvaluationQuery;
 use Closure;
+use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Exception\CoreException;
 use FleetSparrow\Core\Home\RoutineItem;
@@ -26,7 +28,8 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * The touch ledger: what a session left on each player as it was planned is kept once, when the run is closed; what was counted takes its
- * place set by set, whenever numbers come in or are mended. A rebuild reads the same marks and gives the same.
+ * place set by set, whenever numbers come in or are mended. Numbers of what was not planned are counted besides. A rebuild reads the same
+ * marks and gives the same.
  *
  * @phpstan-type Planned array{planned: array<string, float>, sets: array<string, int>, perCount: array<string, array<string, float>>}
  */
@@ -69,7 +72,7 @@ final class ProjectLedger
             }
         }
         $this->insert($session, array_values($kept));
-        $this->of([$session->id]);
+        $this->write([$session]);
     }
 
     /** Keeps what one thing practised at home comes to; its numbers take the place of the estimate when they come in. */
@@ -97,13 +100,13 @@ final class ProjectLedger
                 'family' => $one['family'],
                 'on_day' => $day,
                 'ball_seconds' => round($one['seconds'], 1),
-                'planned' => json_encode($one['touches']->fields(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION),
+                'planned' => self::json($one['touches']),
             ] + self::columns($one['touches']->with([])), $some));
         }
     }
 
     /**
-     * Puts what was counted in the place of what was estimated, for these sessions.
+     * Puts what was counted in the place of what was estimated, for those of these sessions that are closed.
      *
      * @param  list<int>  $sessionIds
      * @param  list<int>|null  $playerIds  null for all
@@ -111,19 +114,35 @@ final class ProjectLedger
      */
     public function of(array $sessionIds, ?array $playerIds = null): int
     {
-        $entries = DB::table('ledger_entries')->whereIn('training_session_id', $sessionIds)
-            ->when($playerIds !== null, fn ($query) => $query->whereIn('player_id', $playerIds ?? []))
-            ->get(['club_id', 'training_session_id', 'player_id', 'drill_slug', 'family', 'on_day', 'ball_seconds', 'planned']);
-        if ($entries->isEmpty()) {
+        return $this->write(
+            TrainingSession::query()->whereKey($sessionIds)->whereNotNull('run_finished_at_utc')->with('club')->get()->all(),
+            $playerIds,
+        );
+    }
+
+    /**
+     * @param  array<int, TrainingSession>  $sessions  closed, or about to be
+     * @param  list<int>|null  $playerIds  null for all
+     * @return int entries written
+     */
+    private function write(array $sessions, ?array $playerIds = null): int
+    {
+        if ($sessions === []) {
             return 0;
         }
-        $counts = $this->counts($sessionIds, $playerIds);
+        $sessionIds = array_values(array_map(static fn (TrainingSession $session): int => $session->id, $sessions));
+        $entries = DB::table('ledger_entries')->whereIn('training_session_id', $sessionIds)
+            ->when($playerIds !== null, fn ($query) => $query->whereIn('player_id', $playerIds ?? []))
+            ->get(['club_id', 'training_session_id', 'player_id', 'drill_slug', 'family', 'on_day', 'ball_seconds', 'planned'])
+            ->map(static fn (object $entry): array => (array) $entry)
+            ->keyBy(static fn (array $entry): string => "{$entry['training_session_id']} {$entry['player_id']} {$entry['drill_slug']}")
+            ->all();
+        ['numbers' => $numbers, 'kinds' => $kinds] = $this->counts($sessionIds, $playerIds);
         $rows = [];
-        foreach ($entries as $entry) {
+        foreach ($entries + $this->unplanned($sessions, array_diff_key($kinds, $entries)) as $key => $entry) {
             /** @var Planned $planned */
-            $planned = json_decode((string) $entry->planned, true, 8, JSON_THROW_ON_ERROR);
-            $own = $counts["{$entry->training_session_id} {$entry->player_id} {$entry->drill_slug}"] ?? [];
-            $rows[] = (array) $entry + self::columns(DrillTouches::fromFields($planned)->with($own));
+            $planned = json_decode((string) $entry['planned'], true, 8, JSON_THROW_ON_ERROR);
+            $rows[] = $entry + self::columns(DrillTouches::fromFields($planned)->with($numbers[$key] ?? []));
         }
         $changing = [];
         foreach (self::FEET as $foot => $mark) {
@@ -135,6 +154,55 @@ final class ProjectLedger
         }
 
         return count($rows);
+    }
+
+    /**
+     * Entries for numbers of what was not planned, or was left out when the run was closed: from paper, and from a phone that came late.
+     *
+     * @param  array<int, TrainingSession>  $sessions
+     * @param  array<string, MarkKind>  $kinds  session, player and drill → what was counted
+     * @return array<string, array<string, mixed>> the same → entry
+     */
+    private function unplanned(array $sessions, array $kinds): array
+    {
+        if ($kinds === []) {
+            return [];
+        }
+        $wanted = array_map(static fn (string $key): array => explode(' ', $key, 3), array_keys($kinds));
+        $drills = DrillVersion::query()->where('is_current', true)->whereIn('slug', array_unique(array_column($wanted, 2)))->get()
+            ->keyBy('slug')->map(static fn (DrillVersion $version): Drill => $version->drill());
+        $entries = [];
+        foreach ($sessions as $session) {
+            $own = array_filter($wanted, static fn (array $one): bool => (int) $one[0] === $session->id);
+            // What was closed before there was a ledger waits for a rebuild, which keeps its plan as well.
+            if ($own === [] || ! ($session->blocks()->doesntExist() || $this->isKept($session))) {
+                continue;
+            }
+            $day = $session->club->day()->on($session->starts_at_utc)->iso();
+            foreach ($own as [$sessionId, $player, $slug]) {
+                $drill = $drills->get($slug);
+                if ($drill !== null) {
+                    $key = "{$sessionId} {$player} {$slug}";
+                    $entries[$key] = [
+                        'club_id' => $session->club_id, 'training_session_id' => $session->id, 'player_id' => (int) $player,
+                        'drill_slug' => $slug, 'family' => $drill->family->value, 'on_day' => $day, 'ball_seconds' => 0.0,
+                        'planned' => self::json(DrillTouches::unplanned($drill, $kinds[$key])),
+                    ];
+                }
+            }
+        }
+
+        return $entries;
+    }
+
+    private function isKept(TrainingSession $session): bool
+    {
+        return DB::table('ledger_entries')->where('training_session_id', $session->id)->exists();
+    }
+
+    private static function json(DrillTouches $touches): string
+    {
+        return json_encode($touches->fields(), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION);
     }
 
     /** @return int sessions a rebuild goes through */
@@ -162,7 +230,7 @@ final class ProjectLedger
                     // Nobody came, or a drill can no longer be read: nothing is left behind.
                 }
             }
-            $written += $this->of(array_values(array_map(intval(...), $sessions->modelKeys())));
+            $written += $this->write($sessions->all());
             $step?->__invoke($sessions->count());
         });
 
@@ -178,7 +246,8 @@ final class ProjectLedger
     /**
      * @param  list<int>  $sessionIds
      * @param  list<int>|null  $playerIds
-     * @return array<string, array<string, list<float>>> session, player and drill → side → a number a set
+     * @return array{numbers: array<string, array<string, list<float>>>, kinds: array<string, MarkKind>} session, player and drill → side →
+     *     a number a set; and what the first of them is of
      */
     private function counts(array $sessionIds, ?array $playerIds): array
     {
@@ -196,9 +265,10 @@ final class ProjectLedger
                 'marks.marked_on', 'record_lines.kind', 'record_lines.side',
                 DB::raw('coalesce(club_line_names.drill_slug, record_lines.drill_slug) as slug'),
             ]);
-        $readings = [];
+        [$readings, $kinds] = [[], []];
         foreach ($marks as $mark) {
             $drill = "{$mark->training_session_id} {$mark->player_id} {$mark->slug}";
+            $kinds[$drill] ??= MarkKind::from((string) $mark->kind);
             $readings[$drill][(string) $mark->side][(string) $mark->kind][(int) $mark->try_number][] = new CoreMark(
                 CalendarDate::fromIso((string) $mark->marked_on),
                 (float) $mark->value,
@@ -207,7 +277,10 @@ final class ProjectLedger
             );
         }
 
-        return array_map(static fn (array $sides): array => array_map(self::values(...), $sides), $readings);
+        return [
+            'numbers' => array_map(static fn (array $sides): array => array_map(self::values(...), $sides), $readings),
+            'kinds' => $kinds,
+        ];
     }
 
     /**

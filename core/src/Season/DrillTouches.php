@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Season;
 
 use FleetSparrow\Core\Drill\CircuitDose;
+use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Record\MarkKind;
+use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\RepTouches;
 use FleetSparrow\Core\Touch\Tally;
@@ -36,16 +39,35 @@ final readonly class DrillTouches
         if ($drill === null || $dose === null || $kind === null || $dose instanceof CircuitDose || ! $kind->tellsTouches()) {
             return new self($planned, [], []);
         }
-        [$sets, $perCount] = [[], []];
-        foreach ($dose->sides()->sidesFor($strong) as $side) {
+        $perCount = self::perCount($drill, $kind, $dose->sides()->sidesFor($strong));
+
+        return new self($planned, array_map(static fn (): int => $dose->sets(), $perCount), $perCount);
+    }
+
+    /** Of a drill that nothing was planned of, as where numbers come from paper: what was counted, and nothing besides. */
+    public static function unplanned(Drill $drill, MarkKind $kind): self
+    {
+        $isTold = ! $drill->dose instanceof CircuitDose && $kind->tellsTouches();
+        $perCount = $isTold ? self::perCount($drill, $kind, Side::cases()) : [];
+
+        return new self(Tally::zero(), array_map(static fn (): int => 0, $perCount), $perCount);
+    }
+
+    /**
+     * @param  list<Side>  $sides
+     * @return array<string, Tally> side → touches of one of what is counted
+     */
+    private static function perCount(Drill $drill, MarkKind $kind, array $sides): array
+    {
+        $perCount = [];
+        foreach ($sides as $side) {
             $rep = RepTouches::of($drill->script, $drill->layout->timesAlongPath(), $side);
             if ($rep->contacts() > 0.0) {
-                $sets[$side->value] = $dose->sets();
                 $perCount[$side->value] = $rep->times(1.0 / ($kind->isOfTouches() ? $rep->contacts() : $drill->countsPerRep()));
             }
         }
 
-        return new self($planned, $sets, $perCount);
+        return $perCount;
     }
 
     /** The same drill once more in the session. */

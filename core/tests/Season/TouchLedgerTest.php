@@ -8,6 +8,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Season\DrillTouches;
 use FleetSparrow\Core\Season\FootTouches;
 use FleetSparrow\Core\Season\LedgerEntry;
@@ -47,6 +48,24 @@ final class TouchLedgerTest extends TestCase
         $left = Tally::ofContacts(['L sole g none' => 1.0, 'L in g none' => 1.0])->times($reps / 2.0);
 
         return DrillTouches::of($block, StrongFoot::Right, $right->plus($left));
+    }
+
+    public function test_what_was_not_planned_is_what_was_counted_and_nothing_besides(): void
+    {
+        $reps = DrillTouches::unplanned(self::pullBack(), MarkKind::CountInTime)->with(['R' => [14.0, 10.0], 'L' => [3.0]]);
+        self::assertSame([0.0, 48.0, 6.0], [
+            $reps['estimated']->contacts(),
+            $reps['counted']->contactsOf(FootMark::Right),
+            $reps['counted']->contactsOf(FootMark::Left),
+        ]);
+        // Where single touches are counted, the number is of them.
+        $touches = DrillTouches::unplanned(self::pullBack(), MarkKind::TouchesOnPath)->with(['R' => [14.0]]);
+        self::assertSame(14.0, $touches['counted']->contacts());
+        // A time says nothing of how much was done.
+        self::assertSame(0.0, DrillTouches::unplanned(self::pullBack(), MarkKind::TimeForWork)->with(['R' => [14.0]])['counted']->contacts());
+        // It comes back as it was kept.
+        $kept = DrillTouches::fromFields(DrillTouches::unplanned(self::pullBack(), MarkKind::CountInTime)->fields());
+        self::assertSame(28.0, $kept->with(['R' => [14.0]])['counted']->contacts());
     }
 
     /**
