@@ -62,7 +62,8 @@ final class TouchLedgerTest extends TestCase
         $touches = DrillTouches::unplanned(self::pullBack(), MarkKind::TouchesOnPath)->with(['R' => [14.0]]);
         self::assertSame(14.0, $touches['counted']->contacts());
         // A time says nothing of how much was done.
-        self::assertSame(0.0, DrillTouches::unplanned(self::pullBack(), MarkKind::TimeForWork)->with(['R' => [14.0]])['counted']->contacts());
+        $time = DrillTouches::unplanned(self::pullBack(), MarkKind::TimeForWork)->with(['R' => [14.0]]);
+        self::assertSame(0.0, $time['counted']->contacts());
         // It comes back as it was kept.
         $kept = DrillTouches::fromFields(DrillTouches::unplanned(self::pullBack(), MarkKind::CountInTime)->fields());
         self::assertSame(28.0, $kept->with(['R' => [14.0]])['counted']->contacts());
