@@ -99,7 +99,7 @@ GRANT ALL ON \`sparrow%\`.* TO 'sparrow'@'127.0.0.1';
 SQL
 }
 
-# $1: the file, $2: the database, $3: the environment's name, $4: the port of the web server, $5: one more line.
+# $1: the file, $2: the database, $3: the environment's name, $4: the port of the web server, then more lines.
 write_env() {
   cat >"$1.new" <<ENV
 APP_ENV=$3
@@ -112,7 +112,7 @@ DB_USERNAME=sparrow
 DB_PASSWORD=$(db_password)
 LOG_CHANNEL=single
 LOG_LEVEL=warning
-${5:-}
+$(printf '%s\n' "${@:5}")
 ENV
   cmp -s "$1.new" "$1" 2>/dev/null && rm "$1.new" || mv "$1.new" "$1"
   hand_over "$1"
@@ -146,8 +146,10 @@ has_no_tables() { [ "$(as_admin mariadb -N -e "SELECT COUNT(*) FROM information_
 make_demo_database() {
   local log="$VAR/logs/$1-database.log" kept="$VAR/run/demo.sql.gz" wanted
   make_database "sparrow_$1"
-  # Of nobody's use but the tests': a password that is quick to check.
-  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}" BCRYPT_ROUNDS=4 SAYS_CONTRACT=false
+  # Of nobody's use but the tests': a password that is quick to check. What the browser's tests read is checked on the page as well.
+  local own=(BCRYPT_ROUNDS=4)
+  [[ "$1" != browser* ]] || own+=(SAYS_CONTRACT=false)
+  write_env ".env.$1" "sparrow_$1" "$1" "${2:-$TEST_PORT}" "${own[@]}"
   # What other code kept, this may not be able to read.
   APP_ENV="$1" artisan cache:clear >"$log" 2>&1 || die "the cache for $1 could not be emptied (${log#"$ROOT"/})."
   # The demo is the same for the same code on the same day, so the second one is a copy of the first.

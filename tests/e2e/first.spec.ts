@@ -3,6 +3,12 @@ import { expectAccessible, lead, phone, runUntil, settled, signedIn, token } fro
 
 test.use({ viewport: phone });
 
+// Else pages would take answers as they are, and nothing here would see one that is not as it is described.
+test('the server of these tests names no contract', async ({ request }) => {
+  const answer = await request.get('/api/v1/pulse');
+  expect(answer.headers()['x-contract'] ?? '').toBe('');
+});
+
 test('a squad that has nothing: ten presses from the door to the clock, a guest more at the pitch, and names later', async ({ page }) => {
   await signedIn(page, lead);
   const made = await page.request.post('/api/v1/club/squads', {
