@@ -252,6 +252,11 @@ final class SeasonTest extends FeatureTestCase
         $this->send([$this->mark($open, $this->lineKey($open, $amina), 973, ['value' => 9])])->assertOk();
         self::assertSame(0, DB::table('ledger_entries')->where('training_session_id', $open)->count());
 
+        // A paper day of before: a rebuild adds its entry.
+        DB::table('ledger_entries')->where('training_session_id', $day)->delete();
+        Artisan::call('sparrow:rebuild');
+        self::assertSame(20.0, $counted($amina, $day));
+
         $kept = DB::table('ledger_entries')->orderBy('training_session_id')->orderBy('player_id')->orderBy('drill_slug')->get();
         Artisan::call('sparrow:rebuild');
         self::assertEquals(

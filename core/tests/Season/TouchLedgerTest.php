@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Season;
 
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Plan\Block;
@@ -15,6 +16,7 @@ use FleetSparrow\Core\Season\LedgerEntry;
 use FleetSparrow\Core\Season\TouchLedger;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Tests\Drill\BookTest;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Script;
@@ -50,6 +52,22 @@ final class TouchLedgerTest extends TestCase
         return DrillTouches::of($block, StrongFoot::Right, $right->plus($left));
     }
 
+    public function test_a_circuit_s_number_says_nothing_of_its_touches_planned_or_not(): void
+    {
+        $circuits = 0;
+        foreach (array_map(DrillFactory::fromFields(...), BookTest::fields()) as $drill) {
+            if (! $drill->dose instanceof CircuitDose) {
+                continue;
+            }
+            $circuits++;
+            $block = Block::ofDrill('b', $drill, $drill->dose, Tempo::Steady, null);
+            self::assertSame([], DrillTouches::of($block, StrongFoot::Right, Tally::zero())->fields()['sets']);
+            $alone = DrillTouches::unplanned($drill, MarkKind::CountInTime)->with(['R' => [5.0], 'both' => [5.0]]);
+            self::assertSame(0.0, $alone['counted']->contacts());
+        }
+        self::assertGreaterThan(2, $circuits);
+    }
+
     public function test_what_was_not_planned_is_what_was_counted_and_nothing_besides(): void
     {
         $reps = DrillTouches::unplanned(self::pullBack(), MarkKind::CountInTime)->with(['R' => [14.0, 10.0], 'L' => [3.0]]);
@@ -64,6 +82,10 @@ final class TouchLedgerTest extends TestCase
         // A time says nothing of how much was done.
         $time = DrillTouches::unplanned(self::pullBack(), MarkKind::TimeForWork)->with(['R' => [14.0]]);
         self::assertSame(0.0, $time['counted']->contacts());
+        // One touch a rep, and that of the foot which does it.
+        $one = DrillFactory::fromFields(['slug' => 'one-touch', 'script' => 'a.in'] + Drills::fields());
+        $left = DrillTouches::unplanned($one, MarkKind::CountInTime)->with(['L' => [7.0]])['counted'];
+        self::assertSame([7.0, 0.0], [$left->contactsOf(FootMark::Left), $left->contactsOf(FootMark::Right)]);
         // It comes back as it was kept.
         $kept = DrillTouches::fromFields(DrillTouches::unplanned(self::pullBack(), MarkKind::CountInTime)->fields());
         self::assertSame(28.0, $kept->with(['R' => [14.0]])['counted']->contacts());
