@@ -101,8 +101,13 @@ test('the page opens without a network, keeps every number, and goes with its li
   await expect(home.page.getByText('1 kept here, not sent yet')).toBeVisible();
   await home.page.reload();
   await expect(home.page.getByText('1 kept here, not sent yet')).toBeVisible();
+  // The page that comes anew takes no field away under the hands of whoever writes.
+  const juggling = await opened(home.page, 'Juggling, feet in turn');
+  await juggling.getByRole('textbox').first().focus();
   await home.context.setOffline(false);
   await expect(home.page.getByText('All sent')).toBeVisible();
+  await expect(home.page.getByText(/^Without a network/)).toBeHidden();
+  await expect(juggling.getByRole('textbox').first()).toBeFocused();
   // One player's week and nothing more: no other name, no squad, no club on this phone.
   const kept = await home.page.evaluate(() => JSON.stringify(localStorage));
   expect(kept).toContain('Malia');
@@ -110,7 +115,6 @@ test('the page opens without a network, keeps every number, and goes with its li
 
   // Closed by the coach: what is here goes when the phone hears of it, what was not sent stays to be told.
   await home.context.setOffline(true);
-  const juggling = await opened(home.page, 'Juggling, feet in turn');
   await juggling.getByRole('textbox').first().fill('4 7 5');
   await expect(juggling.getByText('best 7, 16 in all')).toBeVisible();
   await juggling.getByRole('button', { name: 'Write down' }).click();

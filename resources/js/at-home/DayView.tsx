@@ -20,8 +20,9 @@ export function DayView({ page }: { page: AtHome }) {
   const day = page.days.find((one) => one.number === number) ?? page.days[0];
   const isWritten = (item: HomeItem) => all.some((one) => one.code === code && one.drill === item.drill && one.on === today);
   const next = day?.items.find((item) => !isWritten(item));
-  // The day and its button stand first; the long card follows.
-  const opened = useDeferredValue(next, undefined);
+  // The day and its button stand first; the long card follows. By name: a page fetched anew has other objects, and would close the
+  // card for a moment under the hands of whoever writes in it.
+  const opened = useDeferredValue(next?.drill, undefined);
   if (!day) return null;
   if (isTimed) return <Timer page={page} day={day} today={today} onEnd={() => setTimed(false)} />;
   return (
@@ -49,7 +50,7 @@ export function DayView({ page }: { page: AtHome }) {
             drill={page.drills.find((one) => one.slug === item.drill)}
             wording={page.footWording}
             isWritten={isWritten(item)}
-            isNext={item === opened}
+            isNext={item.drill === opened}
             today={today}
           />
         ))}
