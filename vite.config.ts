@@ -4,6 +4,9 @@ import laravel from 'laravel-vite-plugin';
 import { defineConfig } from 'vitest/config';
 import { contract } from './vite.contract.ts';
 
+const tests = ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'];
+const withState = 'resources/js/{early,app/*,at-home/store,shared/api/{client,early},shared/lib/{deviceStore,draft,outbox*,readiness}}.test.ts';
+
 /** What every view stands on. */
 const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|idb)\//;
 /** What most views have in common; not what only one needs, nor what is fetched when it is asked for. */
@@ -54,5 +57,13 @@ export default defineConfig({
     },
   },
   // What needs a document says so at its head; the others start without one.
-  test: { environment: 'node', pool: 'threads', include: ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'] },
+  test: {
+    environment: 'node',
+    pool: 'threads',
+    projects: [
+      // What is tried with a store, a clock or a network made up starts afresh for each file; what only reckons need not.
+      { extends: true, test: { name: 'afresh', include: [withState] } },
+      { extends: true, test: { name: 'together', isolate: false, include: tests, exclude: [withState] } },
+    ],
+  },
 });
