@@ -95,9 +95,10 @@ final class BookAndDemoTest extends FeatureTestCase
 
     public function test_the_demo_is_the_same_every_time_and_tells_its_stories(): void
     {
-        $first = $this->demo();
-        self::assertSame($first, $this->demo());
-        self::assertGreaterThan(1000, count($first));
+        $marks = $this->demo();
+        self::assertGreaterThan(1000, count($marks));
+        // On the same day every machine makes the same, every time: written here anew only where the demo or the book changes.
+        self::assertSame('9d6404137177cc066cef30c3c457197e', hash('xxh128', json_encode($marks, JSON_THROW_ON_ERROR)));
 
         $squad = Squad::query()->where('name', 'Slipway Under-12')->firstOrFail();
         self::assertSame(14, $squad->players()->count());

@@ -18,6 +18,11 @@ final class Contract
 
     private static ?stdClass $document = null;
 
+    private const DOCUMENT = 'https://fleet-sparrow.invalid/openapi.json';
+
+    /** One for all: it keeps what it has read of the document. */
+    private static ?Validator $validator = null;
+
     /** @param  string  $route  method and path as registered, such as `GET api/v1/me` */
     public static function assertAnswer(TestResponse $answer, string $route): void
     {
@@ -55,14 +60,12 @@ final class Contract
 
     public static function assertShape(mixed $data, string $shape, string $what): void
     {
-        $schema = clone self::document();
-        $schema->{'$ref'} = "#/components/schemas/{$shape}";
-        self::assertSchema($data, $schema, $what);
+        self::assertSchema($data, self::DOCUMENT."#/components/schemas/{$shape}", $what);
     }
 
-    public static function assertSchema(mixed $data, stdClass $schema, string $what): void
+    public static function assertSchema(mixed $data, stdClass|string $schema, string $what): void
     {
-        $result = (new Validator)->validate($data, $schema);
+        $result = self::validator()->validate($data, $schema);
         $error = $result->error();
         Assert::assertTrue(
             $result->isValid(),
@@ -115,6 +118,16 @@ final class Contract
         sort($members);
 
         return $members;
+    }
+
+    private static function validator(): Validator
+    {
+        if (self::$validator === null) {
+            self::$validator = new Validator;
+            self::$validator->resolver()?->registerRaw(self::document(), self::DOCUMENT);
+        }
+
+        return self::$validator;
     }
 
     private static function document(): stdClass

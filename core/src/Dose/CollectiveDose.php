@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
+use FleetSparrow\Core\Statistics\LogNormals;
 
 /**
  * A running total for each player; a drop does not set it back. With drop chance h a rep and r seconds to fetch: where a
@@ -81,7 +82,11 @@ final readonly class CollectiveDose implements PlainDose
     {
         $go = $this->onlyGood
             ? GoCounts::misses($this->total, fn (float $chance): array => Chances::misses($this->total, $chance))
-            : GoCounts::drops($this->total, fn (float $chance): array => Chances::drops($this->total, $chance));
+            : GoCounts::drops($this->total, fn (float $chance): array => Chances::drops(
+                $this->total,
+                $chance,
+                LogNormals::middles($memo, Chances::SLICES),
+            ));
 
         return Plays::of($pace, $goes ?? $this->goes(), $limitSeconds, $memo, $go);
     }

@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Dose;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Chances;
 use FleetSparrow\Core\Statistics\LogNormals;
+use FleetSparrow\Core\Statistics\NormalDistribution;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
@@ -78,7 +79,7 @@ final class Plays
         return $memo->of('factors', static fn (): array => Quantiles::logNormal(
             1.0,
             Pace::COEFFICIENT_OF_VARIATION,
-            self::FEW_FACTORS,
+            NormalDistribution::middles(self::FEW_FACTORS),
         )->values);
     }
 

@@ -111,16 +111,14 @@ final class Chances
     /**
      * Poor ones among so many, binomial, by its normal approximation.
      *
+     * @param  list<float>  $middles  of the slices of the standard normal distribution
      * @return list<float>
      */
-    public static function drops(int $reps, float $chance): array
+    public static function drops(int $reps, float $chance, array $middles): array
     {
         [$mean, $deviation] = [$reps * (1.0 - $chance), sqrt($reps * $chance * (1.0 - $chance))];
 
-        return array_map(
-            static fn (float $share): float => max(0.0, $mean + $deviation * NormalDistribution::quantile($share)),
-            self::shares(),
-        );
+        return array_map(static fn (float $z): float => max(0.0, $mean + $deviation * $z), $middles);
     }
 
     /** @return list<float> the middles of the slices */

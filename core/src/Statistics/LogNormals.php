@@ -6,7 +6,7 @@ namespace FleetSparrow\Core\Statistics;
 
 use FleetSparrow\Core\Shared\Memo;
 
-/** Log-normal distributions of any mean, their shape worked out once. */
+/** Log-normal distributions of any mean, their shape worked out once, and what all shapes are made of once for all. */
 final class LogNormals
 {
     public static function of(Memo $memo, float $mean, float $coefficientOfVariation): Quantiles
@@ -17,9 +17,18 @@ final class LogNormals
 
         return $memo->kept(
             "log-normal {$coefficientOfVariation}",
-            static fn (): Quantiles => Quantiles::logNormal(1.0, $coefficientOfVariation),
+            static fn (): Quantiles => Quantiles::logNormal(1.0, $coefficientOfVariation, self::middles($memo, Quantiles::COUNT)),
             Quantiles::class,
         )->times($mean);
+    }
+
+    /**
+     * @param  int<1, max>  $slices
+     * @return list<float> the standard normal values in the middle of each
+     */
+    public static function middles(Memo $memo, int $slices): array
+    {
+        return $memo->of("normal middles {$slices}", static fn (): array => NormalDistribution::middles($slices));
     }
 
     /**

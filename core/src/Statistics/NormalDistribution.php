@@ -56,6 +56,23 @@ final class NormalDistribution
         return $x - $step / (1.0 + $x * $step / 2.0);
     }
 
+    /**
+     * The z at the middle of each of so many equally likely slices, growing: the same whatever is made of them.
+     *
+     * @param  int<1, max>  $slices
+     * @return list<float>
+     */
+    public static function middles(int $slices): array
+    {
+        $under = [];
+        for ($i = 0; $i < intdiv($slices, 2); $i++) {
+            $under[] = self::quantile(($i + 0.5) / $slices);
+        }
+        $over = array_map(static fn (float $z): float => -$z, array_reverse($under));
+
+        return [...$under, ...($slices % 2 === 1 ? [0.0] : []), ...$over];
+    }
+
     /** Complementary error function for z ≥ 0. */
     private static function erfc(float $z): float
     {
@@ -69,7 +86,9 @@ final class NormalDistribution
         $ty = 4.0 * $t - 2.0;
         [$d, $dd] = [0.0, 0.0];
         for ($j = count($coefficients) - 1; $j > 0; $j--) {
-            [$d, $dd] = [$ty * $d - $dd + $coefficients[$j], $d];
+            $last = $d;
+            $d = $ty * $d - $dd + $coefficients[$j];
+            $dd = $last;
         }
 
         return $t * exp(-$z * $z + 0.5 * ($coefficients[0] + $ty * $d) - $dd);

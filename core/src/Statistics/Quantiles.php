@@ -44,8 +44,12 @@ final readonly class Quantiles implements Keepable
         return new self($values);
     }
 
-    /** Log-normal with this mean and coefficient of variation: log variance ln(1 + cv²), log mean ln(mean) − half of it. */
-    public static function logNormal(float $mean, float $coefficientOfVariation, int $count = self::COUNT): self
+    /**
+     * Log-normal with this mean and coefficient of variation: log variance ln(1 + cv²), log mean ln(mean) − half of it.
+     *
+     * @param  list<float>  $middles  of as many slices of the standard normal distribution as there are to be values
+     */
+    public static function logNormal(float $mean, float $coefficientOfVariation, array $middles): self
     {
         if ($mean <= 0.0 || $coefficientOfVariation <= 0.0) {
             return self::fixed($mean);
@@ -53,12 +57,12 @@ final readonly class Quantiles implements Keepable
         $variance = log(1.0 + $coefficientOfVariation ** 2);
         [$middle, $deviation] = [log($mean) - $variance / 2.0, sqrt($variance)];
         $values = [];
-        for ($i = 0; $i < $count; $i++) {
-            $values[] = exp($middle + $deviation * NormalDistribution::quantile(($i + 0.5) / $count));
+        foreach ($middles as $z) {
+            $values[] = exp($middle + $deviation * $z);
         }
 
         // The middles of the outer slices lie a little within their means.
-        return (new self($values))->times($mean * $count / array_sum($values));
+        return (new self($values))->times($mean * count($values) / array_sum($values));
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace FleetSparrow\Core\Tests\Statistics;
 
 use FleetSparrow\Core\Statistics\Chances;
+use FleetSparrow\Core\Statistics\NormalDistribution;
 use FleetSparrow\Core\Statistics\Quantiles;
 use PHPUnit\Framework\TestCase;
 
@@ -22,18 +23,18 @@ final class QuantilesTest extends TestCase
 
     public function test_a_log_normal_has_the_mean_and_the_spread_it_is_asked_for(): void
     {
-        $times = Quantiles::logNormal(60.0, 0.25, 4096);
+        $times = Quantiles::logNormal(60.0, 0.25, NormalDistribution::middles(4096));
         self::assertEqualsWithDelta([60.0, 15.0], [$times->mean(), sqrt($times->variance())], 0.05);
         // Its median is mean ÷ √(1 + cv²).
         self::assertEqualsWithDelta(60.0 / sqrt(1.0625), $times->at(0.5), 0.05);
-        self::assertSame([0.0], Quantiles::logNormal(0.0, 0.25)->values);
-        self::assertTrue(Quantiles::logNormal(9.0, 0.0)->isFixed());
+        self::assertSame([0.0], Quantiles::logNormal(0.0, 0.25, [0.0])->values);
+        self::assertTrue(Quantiles::logNormal(9.0, 0.0, [0.0])->isFixed());
     }
 
     public function test_sums_have_the_sum_of_means_and_variances(): void
     {
-        $one = Quantiles::logNormal(100.0, 0.25);
-        $sum = $one->plus(Quantiles::logNormal(50.0, 0.5))->plus(Quantiles::fixed(7.0));
+        $one = Quantiles::logNormal(100.0, 0.25, NormalDistribution::middles(256));
+        $sum = $one->plus(Quantiles::logNormal(50.0, 0.5, NormalDistribution::middles(256)))->plus(Quantiles::fixed(7.0));
         self::assertEqualsWithDelta(157.0, $sum->mean(), 0.3);
         self::assertEqualsWithDelta(sqrt(2 * 625.0), sqrt($sum->variance()), 0.9);
     }

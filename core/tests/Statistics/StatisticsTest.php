@@ -41,6 +41,13 @@ final class StatisticsTest extends TestCase
         }
     }
 
+    public function test_middles_of_equal_slices_are_those_of_r(): void
+    {
+        // R: qnorm((1:4 - .5) / 4); qnorm((1:3 - .5) / 3)
+        self::assertEqualsWithDelta([-1.150349380, -0.318639364, 0.318639364, 1.150349380], NormalDistribution::middles(4), 1e-9);
+        self::assertEqualsWithDelta([-0.967421566, 0.0, 0.967421566], NormalDistribution::middles(3), 1e-9);
+    }
+
     public function test_quantile_undoes_the_distribution(): void
     {
         for ($i = 1; $i < 1000; $i++) {
@@ -87,17 +94,21 @@ final class StatisticsTest extends TestCase
         // s)))
         // R: e <- function(n) integrate(function(x) n * x^(n - 1) * (1 - cdf(x)), 0, 60, rel.tol = 1e-10, subdivisions = 2000)$value
         // R: a <- e(1); c(a, e(2) - a^2, e(3) - 3 * a * e(2) + 2 * a^3)
-        $unlike = Quantiles::largest(array_map(fn (float $mean): Quantiles => Quantiles::logNormal($mean, 0.25), [2.0, 3.5, 2.0, 2.6]));
+        $middles = NormalDistribution::middles(Quantiles::COUNT);
+        $largest = fn (float ...$means): Quantiles => Quantiles::largest(
+            array_map(fn (float $mean): Quantiles => Quantiles::logNormal($mean, 0.25, $middles), array_values($means)),
+        );
+        $unlike = $largest(2.0, 3.5, 2.0, 2.6);
         self::assertEqualsWithDelta([3.636389687, 0.636089567], [$unlike->mean(), $unlike->variance()], 0.012);
         // Who is far behind decides alone.
-        $behind = Quantiles::largest(array_map(fn (float $mean): Quantiles => Quantiles::logNormal($mean, 0.25), [30.0, 1.0, 1.0]));
+        $behind = $largest(30.0, 1.0, 1.0);
         self::assertEqualsWithDelta([30.0, 7.5], [$behind->mean(), sqrt($behind->variance())], 0.1);
     }
 
     public function test_slowest_of_log_normal_workers_agrees_with_integrating_in_r(): void
     {
         // R: s <- sqrt(log(1 + .25^2)); m <- -s^2/2; integrate(function(x) 1 - plnorm(x, m, s)^w, 0, 10)
-        $one = Quantiles::logNormal(1.0, 0.25, 1024);
+        $one = Quantiles::logNormal(1.0, 0.25, NormalDistribution::middles(1024));
         foreach ([1 => 1.0, 2 => 1.13821651429, 7 => 1.36988387817, 14 => 1.48977189083] as $workers => $mean) {
             self::assertEqualsWithDelta($mean, $one->largestOfSame($workers)->mean(), 3e-3);
         }
@@ -105,7 +116,7 @@ final class StatisticsTest extends TestCase
         foreach ([0.1, 0.25, 0.6] as $cv) {
             self::assertEqualsWithDelta(
                 2.0 * NormalDistribution::cdf(sqrt(log(1.0 + $cv ** 2) / 2.0)),
-                Quantiles::logNormal(1.0, $cv, 1024)->largestOfSame(2)->mean(),
+                Quantiles::logNormal(1.0, $cv, NormalDistribution::middles(1024))->largestOfSame(2)->mean(),
                 3e-3,
             );
         }
