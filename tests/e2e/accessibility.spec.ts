@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, lead, phone, runUntil, signIn, violations } from './support';
+import { expectAccessible, lead, phone, runUntil, signedIn, signIn, violations } from './support';
 
 test('the door', async ({ page }) => {
   await page.goto('/');
@@ -61,7 +61,7 @@ for (const theme of ['paper', 'dusk'] as const) {
 
 test('the run on a phone, clock and roll call', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/run');
   await page.getByRole('button', { name: 'Start' }).click();
   await expectAccessible(page);

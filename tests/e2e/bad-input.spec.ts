@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, assistant, coach, keepChanges, newSession, settled, signedIn, signIn } from './support';
+import { addDrill, assistant, coach, keepChanges, newSession, settled, signedIn } from './support';
 
 test('a wrong password keeps the e-mail and says so at the field', async ({ page }) => {
   await page.goto('/');
@@ -87,7 +87,7 @@ test('two windows change one plan: both are shown and neither is lost unasked', 
 });
 
 test('a player form says what is wrong and keeps the rest', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad');
   await page.getByRole('button', { name: 'Add a player' }).click();
   await page.getByLabel('First name').fill('Amina');
@@ -99,7 +99,7 @@ test('a player form says what is wrong and keeps the rest', async ({ page }) => 
 });
 
 test('an assistant sees the plan and may not keep changes', async ({ page }) => {
-  await signIn(page, assistant);
+  await signedIn(page, assistant);
   await page.goto('/plan');
   await expect(page.getByText('Only the coach keeps changes.')).toBeVisible();
   await page.goto('/squad');

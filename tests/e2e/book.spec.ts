@@ -23,7 +23,7 @@ test('a move is found by what a coach calls it and followed foot by foot', async
 });
 
 test('a drill is found by what one has, and shown to scale', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book');
   await page.getByRole('navigation', { name: 'Book' }).getByRole('link', { name: 'Drills' }).click();
   await page.getByLabel(/Find a drill/).fill('wall turn');
@@ -37,7 +37,7 @@ test('a drill is found by what one has, and shown to scale', async ({ page }) =>
 
 test('the book fits a phone', async ({ page }) => {
   await page.setViewportSize({ ...phone, width: 360 });
-  await signIn(page);
+  await signedIn(page);
   for (const path of ['/book', '/book/full-spin', '/book/drills', '/book/drills/pattern-to-goal-three', '/settings', '/player/1']) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addDrill, assistant, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, settled, signedIn, signIn } from './support';
+import { addDrill, assistant, expectAccessible, keepChanges, newSession, phone, runLink, runUntil, settled, signedIn } from './support';
 
 test('a coach makes a drill their own, sees what a change comes to, and keeps, shares and retires it', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/drills/zigzag-in-out');
   await page.getByRole('link', { name: 'Make it your own' }).click();
   await expect(page.getByRole('heading', { name: 'Its numbers go on where they were' })).toBeVisible();
@@ -46,7 +46,7 @@ test('a coach makes a drill their own, sees what a change comes to, and keeps, s
 });
 
 test('drills are found by what there is today', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/drills');
   await page.getByText('What you have today').click();
   await page.getByLabel('People').selectOption('alone');
@@ -67,7 +67,7 @@ test('drills are found by what there is today', async ({ page }) => {
 });
 
 test('a drill goes out as a file and comes back, and a bad file is refused whole', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/drills/twelve-windows');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a file' }).click()]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { format: string; drills: { name: string; goodChance: number }[] };
@@ -91,7 +91,7 @@ test('a drill goes out as a file and comes back, and a bad file is refused whole
 
 test('a layout walks at its tempo, and stands still for who asks for less motion', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'no-preference' });
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/drills/zigzag-in-out');
   await page.getByRole('button', { name: 'Walk through it' }).click();
   const ball = page.locator('[data-walks=ball]');
@@ -112,7 +112,7 @@ test('a layout walks at its tempo, and stands still for who asks for less motion
 });
 
 test('a published test is scored with every penalty', async ({ page }) => {
-  await signIn(page, assistant);
+  await signedIn(page, assistant);
   await page.goto('/book/drills/sixteen-passes');
   await expect(page.getByText(/Journal of Sports Sciences 25 \(2007\)/)).toBeVisible();
   await page.getByLabel('Time, s').fill('47.9');
@@ -131,7 +131,7 @@ test('a published test is scored with every penalty', async ({ page }) => {
 });
 
 test('ladders show where each player stands and why', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/ladders');
   const turns = page.locator('section', { has: page.getByRole('heading', { name: 'Turns over the line' }) }).last();
   await turns.getByText('Noor', { exact: true }).click();
@@ -180,7 +180,7 @@ test('a circuit and a build-up are planned and the circuit is run item by item',
 });
 
 test('a drill prints on one sheet with its drawing', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/book/drills/zigzag-in-out');
   await expect(page.getByRole('img', { name: /Layout of Zigzag/ })).toBeVisible();
   await page.emulateMedia({ media: 'print' });
@@ -193,7 +193,7 @@ test('a drill prints on one sheet with its drawing', async ({ page }) => {
 
 test('own drills, wishes and ladders fit a phone', async ({ page }) => {
   await page.setViewportSize({ ...phone, width: 360 });
-  await signIn(page);
+  await signedIn(page);
   for (const path of [
     '/book/drills?people=alone',
     '/book/drills/one-marker-one-server',

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { expectAccessible, linkOf, opened, phoneAtHome, signIn, violations } from './support';
+import { expectAccessible, linkOf, opened, phoneAtHome, signedIn, violations } from './support';
 
 const today = () => {
   const now = new Date();
@@ -7,7 +7,7 @@ const today = () => {
 };
 
 test('a week for everybody, practised at home, comes back and counts once the coach says so', async ({ page, browser, baseURL }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad');
   await page.getByRole('link', { name: 'At home' }).click();
   await expect(page.getByText('4 players of 14 with a week, 4 with an open page.')).toBeVisible();
@@ -78,7 +78,7 @@ test('a week for everybody, practised at home, comes back and counts once the co
 });
 
 test('the page opens without a network, keeps every number, and goes with its link', async ({ page, browser, baseURL }) => {
-  await signIn(page);
+  await signedIn(page);
   const link = await linkOf(page, 'Malia');
   const home = await phoneAtHome(browser, baseURL, 'allow');
   // An address that was cut off on the way says so.
@@ -133,7 +133,7 @@ test('the page opens without a network, keeps every number, and goes with its li
 });
 
 test('sheets print on a page each, and a stack of them is typed in', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad/home/sheets');
   const sheets = page.getByRole('article');
   await expect(sheets.first()).toBeVisible();

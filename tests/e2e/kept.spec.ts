@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { addDrill, assistant, coach, enter, expectAccessible, keepChanges, lead, newSession, phone, runLink, runUntil, signIn } from './support';
+import { addDrill, assistant, coach, enter, expectAccessible, keepChanges, lead, newSession, phone, runLink, runUntil, signedIn, signIn } from './support';
 
 /** A session of its own, in the roll call of its first set. */
 async function rollCall(page: Page, title: string): Promise<void> {
@@ -36,7 +36,7 @@ test('a browser without a store runs the session, says so, and the number arrive
 });
 
 test('a full phone never says all sent while a number is only in the page', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await rollCall(page, 'Full phone');
   await page.evaluate(() => {
     IDBObjectStore.prototype.put = () => {
@@ -56,7 +56,7 @@ test('a full phone never says all sent while a number is only in the page', asyn
 });
 
 test('one number the server stumbles over is named with its fault and holds back no other', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await rollCall(page, 'One bad number');
   await page.route('**/api/v1/marks', async (route) => {
     const { marks } = route.request().postDataJSON() as { marks: { value: number }[] };
@@ -83,7 +83,7 @@ test('one number the server stumbles over is named with its fault and holds back
 });
 
 test('what one coach entered waits for that coach, whoever signs in on the phone', async ({ page, context }) => {
-  await signIn(page);
+  await signedIn(page);
   await rollCall(page, 'Two coaches, one phone');
   await context.setOffline(true);
   await type(page, '37');
@@ -110,7 +110,7 @@ test('what one coach entered waits for that coach, whoever signs in on the phone
 });
 
 test('a session is deleted once it was said what goes with it', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await rollCall(page, 'Not this one');
   await type(page, '38');
   await expect(page.getByText('all numbers sent')).toBeVisible();
@@ -125,12 +125,12 @@ test('a session is deleted once it was said what goes with it', async ({ page })
 });
 
 test('two who keep settings see both, and the lead reads who did what', async ({ page, browser }) => {
-  await signIn(page, lead);
+  await signedIn(page, lead);
   await page.goto('/settings');
   const form = page.locator('#squad');
   await form.getByLabel('Bibs owned').fill('15');
   const other = await browser.newPage();
-  await signIn(other);
+  await signedIn(other);
   await other.goto('/settings');
   await other.locator('#squad').getByLabel('Bibs owned').fill('16');
   await other.locator('#squad').getByRole('button', { name: 'Keep these settings' }).click();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { coach, enter, expectAccessible, lead, signIn } from './support';
+import { coach, enter, expectAccessible, lead, signedIn, signIn } from './support';
 
 test('the lead invites somebody, who comes in by the link and is taken off again', async ({ page, browser }) => {
   await signIn(page, lead);
@@ -52,7 +52,7 @@ test('a forgotten password: asked for at the door, handed over by the lead, set 
   await door.getByRole('button', { name: 'Ask for a link' }).click();
   await expect(door.getByText('Ask your club lead for a link')).toBeVisible();
 
-  await signIn(page, lead);
+  await signedIn(page, lead);
   await page.goto('/settings');
   await page.getByRole('button', { name: 'Reset link for Oyelaran' }).click();
   const link = await page.getByLabel('Link to hand over').inputValue();
@@ -71,7 +71,7 @@ test('a forgotten password: asked for at the door, handed over by the lead, set 
 test('a lost phone is signed out from another device', async ({ page, browser }) => {
   const phone = await (await browser.newContext()).newPage();
   await signIn(phone, coach);
-  await signIn(page, coach);
+  await signedIn(page, coach);
   await page.goto('/settings');
   await expect(page.getByText('(this one)')).toBeVisible();
   // Every other device of the coach: those of tests before stand here too.

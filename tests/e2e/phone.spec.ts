@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, keepChanges, newSession, phone, runLink, runUntil, signedIn, signIn } from './support';
+import { addDrill, keepChanges, newSession, phone, runLink, runUntil, signedIn } from './support';
 
 test.use({ viewport: phone, hasTouch: true });
 
@@ -61,7 +61,7 @@ test('a session is planned and run with one thumb', async ({ page }) => {
 
 test('the run view fits 360 px and the views do not scroll sideways', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  await signIn(page);
+  await signedIn(page);
   for (const path of [
     '/today',
     '/plan',

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signedIn, signIn } from './support';
+import { addDrill, expectAccessible, keepChanges, newSession, phone, settled, signedIn } from './support';
 
 test('a session too long is cut with one press, and every step can be taken back', async ({ page }) => {
   await signedIn(page);
@@ -45,7 +45,7 @@ test('a warning is cured where it stands', async ({ page }) => {
 });
 
 test('the same session a week later, its sheet on two pages at most, and a file for the calendar', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/plan');
   await settled(page);
   const title = await page.getByRole('heading', { level: 1 }).innerText();

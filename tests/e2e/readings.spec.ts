@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { signIn } from './support';
+import { signedIn } from './support';
 
 test('two saw another number: both are shown, one is chosen, and what was said stays readable', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/player/1');
   const line = page.locator('.folded > li', { hasText: 'seen otherwise' });
   await expect(line).toHaveCount(1);
@@ -40,7 +40,7 @@ test('two saw another number: both are shown, one is chosen, and what was said s
 });
 
 test('a private note is kept, and an absurd number is refused where it was typed', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/player/2');
   await page.getByLabel('Private note, for coaches and the club lead').fill('Likes to be shown, not told.');
   await page.getByRole('button', { name: 'Keep the note' }).click();
@@ -64,7 +64,7 @@ test('a private note is kept, and an absurd number is refused where it was typed
 });
 
 test('erasing asks for the name and then really erases', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad');
   await page.getByRole('button', { name: 'Add a player' }).click();
   await page.getByLabel('First name').fill('Emeka');
@@ -79,7 +79,7 @@ test('erasing asks for the name and then really erases', async ({ page }) => {
 });
 
 test('twelve phones at once: every number counts, and each once', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/player/3');
   await page.locator('.folded > li summary').first().click();
   await page

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, phone, signIn } from './support';
+import { expectAccessible, phone, signedIn } from './support';
 
 const player = async (page: Page, name: string) => {
   await page.goto('/squad');
@@ -9,7 +9,7 @@ const player = async (page: Page, name: string) => {
 const says = (page: Page, title: string) => page.getByRole('region', { name: title });
 
 test('the season tells its stories where a coach looks', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   // Stuck for weeks.
   await page.goto('/squad');
   await expect(page.getByRole('listitem').filter({ hasText: 'Stuck most' }).getByRole('link').first()).toHaveText('Piet');
@@ -39,7 +39,7 @@ test('the season tells its stories where a coach looks', async ({ page }) => {
 });
 
 test('what the next fortnight needs is handed to the planner in one press', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/season');
   await page.getByRole('button', { name: 'What if …' }).click();
   await page.getByLabel(/^The next 4 weeks with/).selectOption('one more evening a week, on the other foot only');
@@ -51,7 +51,7 @@ test('what the next fortnight needs is handed to the planner in one press', asyn
 });
 
 test('advice not taken is remembered, and moves nobody', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await player(page, 'Lior');
   const first = page.getByRole('button', { name: /^Not yet: / }).first();
   const ladder = ((await first.getAttribute('aria-label')) ?? '').replace('Not yet: ', '');
@@ -65,7 +65,7 @@ test('advice not taken is remembered, and moves nobody', async ({ page }) => {
 
 test('numbers from paper: pasted, a slip asked about, a bad one kept with its reason', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad/paper');
   await page.getByLabel('What was counted').selectOption({ label: 'Gate to gate, reps in 60 s' });
   await expect(page.getByText('Say which day first.')).toBeVisible();
@@ -87,7 +87,7 @@ test('numbers from paper: pasted, a slip asked about, a bad one kept with its re
 });
 
 test('a page for parents is kind and exact, and holds nothing private', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await player(page, 'Sunniva');
   await page.getByLabel('Private note, for coaches and the club lead').fill('Only for us.');
   await page.getByRole('button', { name: 'Keep the note' }).click();
@@ -103,7 +103,7 @@ test('a page for parents is kind and exact, and holds nothing private', async ({
 });
 
 test('a week at home fits the place, and is kept as the coach leaves it', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await player(page, 'Rafi');
   await page.getByRole('link', { name: 'A week at home' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Rafi, at home' })).toBeVisible();
@@ -130,7 +130,7 @@ test('a week at home fits the place, and is kept as the coach leaves it', async 
 });
 
 test('a season ends and is let go on', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/season');
   await page.getByRole('button', { name: 'End this season' }).click();
   await page.getByRole('button', { name: 'End it' }).click();
@@ -149,7 +149,7 @@ test('a season ends and is let go on', async ({ page }) => {
 
 test('on a phone the squad is read drill by drill, and ranked only where the coach asks', async ({ page }) => {
   await page.setViewportSize(phone);
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/squad');
   await page.getByLabel('Drill').selectOption({ label: 'Gate to gate, reps in 60 s' });
   const names = () => page.locator('.board tbody th').allTextContents();

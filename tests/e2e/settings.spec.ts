@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, assistant, newSession, signIn } from './support';
+import { addDrill, assistant, newSession, signedIn } from './support';
 
 test('a coach chooses metres and other words, and every view follows', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/settings');
   const form = page.locator('#squad');
   await form.getByLabel('Markers owned').fill('plenty');
@@ -35,7 +35,7 @@ test('a coach chooses metres and other words, and every view follows', async ({ 
 });
 
 test('what the server will not have is said at its setting and stays typed', async ({ page }) => {
-  await signIn(page);
+  await signedIn(page);
   await page.goto('/settings');
   const form = page.locator('#squad');
   await form.getByLabel('Name').fill('');
@@ -47,7 +47,7 @@ test('what the server will not have is said at its setting and stays typed', asy
 });
 
 test('an assistant finds only their own sign-ins and password', async ({ page }) => {
-  await signIn(page, assistant);
+  await signedIn(page, assistant);
   await page.goto('/settings');
   await expect(page.getByRole('heading', { name: 'Where you are signed in' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep these settings' })).toHaveCount(0);
