@@ -63,13 +63,17 @@ const looks: Record<'everything' | 'colours', RunOnly> = {
   colours: { type: 'rule', values: ['color-contrast'] },
 };
 
-/** Nothing serious or critical on the page as it stands; of colours alone where the rest was looked at in other ones. */
-export async function expectAccessible(page: Page, what: keyof typeof looks = 'everything'): Promise<void> {
+/**
+ * Nothing serious or critical on the page as it stands, or in the part of it that is new since it was looked at; of colours alone
+ * where the rest was looked at in other ones.
+ */
+export async function expectAccessible(page: Page, what: keyof typeof looks = 'everything', within = 'html'): Promise<void> {
+  await expect(page.locator(within).first()).toBeVisible();
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
   // Only what is wrong: a list of all that is right costs more than finding it out.
   const { violations } = await page.evaluate(
-    (runOnly) => (window as unknown as { axe: typeof axe }).axe.run({ runOnly, resultTypes: ['violations'] }),
-    looks[what],
+    ([part, runOnly]) => (window as unknown as { axe: typeof axe }).axe.run(part, { runOnly, resultTypes: ['violations'] }),
+    [within, looks[what]] as const,
   );
   const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' | ')}`)).toEqual([]);
