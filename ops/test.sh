@@ -93,10 +93,11 @@ run_tests() {
   if [ "$1" = all ]; then
     # The browser waits more than it works, so the other parts run beside it and give way to it, each with a database of its own.
     say "The other parts run beside the browser; what they say comes after."
-    # The starts of ops wait most of their time as well.
-    beside first core static
+    # The starts of ops wait most of their time as well. What works alone is shared out, so that all come to their end together.
+    beside first static
     beside second feature bench fuzz
-    beside third ops
+    beside third core
+    beside fourth ops
     parts=(browser)
   fi
   # errexit is ignored inside a condition, so the parts run outside of one.

@@ -29,7 +29,7 @@ final readonly class WaitAdvice
      * @param  int|null  $fit  stations sure to fit into the area
      * @param  float|null  $limitSeconds  when a go is stopped
      * @param  Closure(Block, int): BlockEvaluation  $tried  the block as changed, with so many helpers more
-     * @param  string  $question  everything that the answer depends on
+     * @param  Closure(): string  $question  everything that the answer depends on
      */
     public function __construct(
         private Block $block,
@@ -39,7 +39,7 @@ final readonly class WaitAdvice
         private ?float $limitSeconds,
         private PlanContext $context,
         private Closure $tried,
-        private string $question,
+        private Closure $question,
     ) {
     }
 
@@ -70,7 +70,7 @@ final readonly class WaitAdvice
                 self::clock($longest->ballSeconds),
             );
         $cure = $this->context->memo->kept(
-            "cure {$this->question} ".(int) $isLong.(int) $isLaying,
+            'cure '.($this->question)().' '.(int) $isLong.(int) $isLaying,
             fn (): KeptCure => new KeptCure($this->cure(self::wait($evaluation, $isLong), $isLong, $isLaying)),
             KeptCure::class,
         )->cure;

@@ -40,7 +40,7 @@ final readonly class AgeDose
         ksort($players);
         $others = [];
         foreach ($players as $under => $some) {
-            $own = self::dose($drill, $planned, AgeGroup::of("U{$under}"), AgeGroup::of("U{$most}"));
+            $own = $under === $most ? null : self::dose($drill, $planned, AgeGroup::of("U{$under}"), AgeGroup::of("U{$most}"));
             if ($own !== null && $own->fields() !== $planned->fields()) {
                 $others[] = new self(AgeGroup::of("U{$under}"), $some, $own);
             }

@@ -115,7 +115,7 @@ final class BlockEvaluator
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
         [$isSheet, $isAll] = [$this->detail !== Detail::Times, $this->detail === Detail::All];
-        $segments = ! $isSheet ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain);
+        $segments = ! $isSheet ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain, $owed);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
             judged: self::judged($parts, $rules, $memo),
@@ -180,7 +180,7 @@ final class BlockEvaluator
             limitSeconds: $cast->limitSeconds,
             context: $this->context,
             tried: $tried,
-            question: $this->question($block, $cast, $ground, $fit),
+            question: fn (): string => $this->question($block, $cast, $ground, $fit),
         );
 
         return [

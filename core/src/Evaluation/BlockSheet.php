@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
+use FleetSparrow\Core\Timeline\Owed;
 use FleetSparrow\Core\Timeline\RunSheet;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
@@ -17,9 +18,10 @@ final class BlockSheet
     /**
      * @param  array<string, float>  $parts  mean seconds by part
      * @param  array{setUp: float|null, explain: float}  $plain  before the coach's own times are known; null where they teach nothing
+     * @param  list<list<Owed>>  $owed  numbers written after each spell
      * @return list<Segment>
      */
-    public static function of(string $blockId, Cast $cast, Touching $touching, array $parts, array $plain): array
+    public static function of(string $blockId, Cast $cast, Touching $touching, array $parts, array $plain, array $owed): array
     {
         $segments = [];
         $all = static fn (Role $role): array => array_fill_keys(array_keys($cast->players), new Seat($role));
@@ -39,7 +41,7 @@ final class BlockSheet
                 );
             }
         }
-        $work = RunSheet::of($blockId, $cast->spells, $cast->dose, $touching, $cast->players, count($segments) + 1);
+        $work = RunSheet::of($blockId, $cast->spells, $owed, $cast->dose, $touching, count($segments) + 1);
         $segments = [...$segments, ...$work];
         $last = $work === [] ? null : $work[count($work) - 1];
 

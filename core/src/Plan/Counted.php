@@ -73,12 +73,11 @@ final readonly class Counted
         if ($this->chosen !== null && ! DoseMeasures::fits($this->chosen, $dose)) {
             throw InvalidPlan::at('counted', "This dose gives no {$this->chosen->unit()}: choose another number, or none.");
         }
-        $kinds = DoseMeasures::of($dose);
         $kind = match (true) {
             $this->isNothing, $this->chosen === null && $drill->rule === null => null,
             $this->chosen !== null => $this->chosen,
             DoseMeasures::fits($drill->rule->kind, $dose) => $drill->rule->kind,
-            default => $kinds[0] ?? null,
+            default => DoseMeasures::of($dose)[0] ?? null,
         };
 
         return $kind === null ? null : DoseMeasures::rule($kind, $drill->rule);

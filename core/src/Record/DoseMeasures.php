@@ -13,22 +13,25 @@ final class DoseMeasures
     /** @return list<MarkKind> the usual first */
     public static function of(Dose $dose): array
     {
-        $fits = array_filter(MarkKind::cases(), static fn (MarkKind $kind): bool => self::fits($kind, $dose));
-        usort($fits, static fn (MarkKind $one, MarkKind $other): int => self::isUsual($other, $dose) <=> self::isUsual($one, $dose));
+        [$usual, $others] = [[], []];
+        foreach (MarkKind::cases() as $kind) {
+            $measure = $kind->measure();
+            if (! self::gives($dose, $kind, $measure)) {
+                continue;
+            }
+            if (in_array($dose->kind(), $measure->usualFor, true)) {
+                $usual[] = $kind;
+            } else {
+                $others[] = $kind;
+            }
+        }
 
-        return $fits;
+        return [...$usual, ...$others];
     }
 
     public static function fits(MarkKind $kind, Dose $dose): bool
     {
-        $measure = $kind->measure();
-
-        return in_array($dose->kind(), [...$measure->usualFor, ...$measure->alsoFor], true) && match (true) {
-            ! $dose instanceof TriesDose => true,
-            $kind === MarkKind::TriesToFirstHit => $dose->untilHit,
-            $kind === MarkKind::HitsOfAttempts => ! $dose->untilHit,
-            default => true,
-        };
+        return self::gives($dose, $kind, $kind->measure());
     }
 
     /**
@@ -52,9 +55,14 @@ final class DoseMeasures
         );
     }
 
-    private static function isUsual(MarkKind $kind, Dose $dose): bool
+    private static function gives(Dose $dose, MarkKind $kind, Measure $measure): bool
     {
-        return in_array($dose->kind(), $kind->measure()->usualFor, true);
+        return (in_array($dose->kind(), $measure->usualFor, true) || in_array($dose->kind(), $measure->alsoFor, true)) && match (true) {
+            ! $dose instanceof TriesDose => true,
+            $kind === MarkKind::TriesToFirstHit => $dose->untilHit,
+            $kind === MarkKind::HitsOfAttempts => ! $dose->untilHit,
+            default => true,
+        };
     }
 
     /** @return array{ClockStart, ClockStop} */

@@ -14,13 +14,12 @@ final class RunSheet
 {
     /**
      * @param  list<Spell>  $spells
-     * @param  array<int, PlanPlayer>  $players  by id
+     * @param  list<list<Owed>>  $owed  after each spell
      * @param  int  $from  number of the first stretch
      * @return list<Segment>
      */
-    public static function of(string $blockId, array $spells, Dose $dose, Touching $touching, array $players, int $from): array
+    public static function of(string $blockId, array $spells, array $owed, Dose $dose, Touching $touching, int $from): array
     {
-        $owed = self::owed($blockId, $spells, $dose, $players);
         $segments = [];
         foreach ($spells as $i => $spell) {
             $isWork = $spell->kind === SegmentKind::Work;
