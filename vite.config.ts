@@ -60,6 +60,8 @@ export default defineConfig({
   test: {
     environment: 'node',
     pool: 'threads',
+    // Far above what any test needs: the machine has other things to do beside it.
+    testTimeout: 60_000,
     projects: [
       // What is tried with a store, a clock or a network made up starts afresh for each file; what only reckons need not.
       { extends: true, test: { name: 'afresh', include: [withState] } },

@@ -94,9 +94,10 @@ run_tests() {
     # The browser waits more than it works, so the other parts run beside it and give way to it, each with a database of its own.
     say "The other parts run beside the browser; what they say comes after."
     # The starts of ops wait most of their time as well. What works alone is shared out, so that all come to their end together.
-    beside first static
-    beside second feature bench fuzz
-    beside third core
+    # Bench and fuzz copy the demo that the browser has made by then.
+    beside first static bench
+    beside second feature
+    beside third core fuzz
     beside fourth ops
     parts=(browser)
   fi

@@ -14,8 +14,6 @@ import { keeperAt, offsetOf, passed, settled, type Tick } from '../../shared/clo
 import { useNotes } from './useNotes';
 
 const tickNow = (wasHidden: boolean): Tick => ({ wallMs: Date.now(), countedMs: performance.now(), wasHidden });
-/** A view that has just opened is looked at first; what it holds is written away after. */
-const lookedAtMs = 1500;
 /** A phone's clock is mended by less than this all the time. */
 const worthKeepingMs = 500;
 
@@ -42,9 +40,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useBeat(now);
   const notes = useNotes(pack, first, (more) => keep(more, offsetOf(time)));
 
-  const isKept = useRef(false);
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    isKept.current = true;
     const state: KeptState = { pack, contract, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(keys.keptRun(sessionId), state);
@@ -109,12 +105,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length > 0 || seated || notes.kept.beside) return;
-    const later = window.setTimeout(() => {
-      // Whatever was pressed meanwhile has kept it, with the press.
-      if (!isKept.current) void keepRunState(sessionId, { pack: firstPack, presses: [] });
-    }, lookedAtMs);
-    return () => window.clearTimeout(later);
+    if (first.presses.length === 0 && !seated && !notes.kept.beside) void keepRunState(sessionId, { pack: firstPack, presses: [] });
   }, [sessionId, firstPack, first.presses.length, seated, notes.kept.beside]);
 
   const finish = () => {
