@@ -95,11 +95,11 @@ run_tests() {
     say "The other parts run beside the browser; what they say comes after."
     # The starts of ops wait most of their time as well. What works alone is shared out, so that all come to their end together.
     # Bench and fuzz copy the demo that the browser has made by then.
-    beside first 10 static
+    beside first 10 static bench
     beside second 10 feature
     beside third 10 core fuzz
     # Starts that give way to everything would be the last to end.
-    beside fourth 5 ops bench
+    beside fourth 5 ops
     parts=(browser)
   fi
   # errexit is ignored inside a condition, so the parts run outside of one.
