@@ -33,7 +33,7 @@ test_static() {
   vendor/bin/phpstan analyse -c phpstan.tests.neon --no-progress --memory-limit=1500M
   # With types: a file that does not compile is an error of its own.
   npm run --silent lint
-  npx prettier --check --log-level warn resources/js tests/e2e
+  npm run --silent format
   npx openapi-typescript docs/openapi.json -o var/openapi.ts >/dev/null
   cmp var/openapi.ts "$API_TYPES" || die "the generated types are out of date: run ./sparrow contract"
   npx vitest run
