@@ -9,6 +9,7 @@ use FleetSparrow\Core\Clock\Explained;
 use FleetSparrow\Core\Clock\Laying;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\GoPattern;
@@ -22,6 +23,7 @@ final class BlockReasons
     /**
      * @param  list<SeatedCrew>  $places
      * @param  float|null  $limitSeconds  when a go is stopped
+     * @param  list<AgeDose>  $ages
      * @return list<string>
      */
     public static function of(
@@ -35,6 +37,7 @@ final class BlockReasons
         array $places,
         OwnPaces $own,
         ?float $limitSeconds,
+        array $ages,
     ): array {
         $how = [
             $laying->sentence($rules->markerSeconds).($laying->seconds() > 0.0 ? $rules->setUp->sentence() : ''),
@@ -79,6 +82,10 @@ final class BlockReasons
         }
         if ($dose->kind() === 'circuit') {
             $how[] = 'Items follow each other without stopping: the sum of their times and of the rests between.';
+        }
+
+        if ($ages !== []) {
+            $how[] = 'Times and touches go by the planned dose, those of another age with it.';
         }
 
         return $how;

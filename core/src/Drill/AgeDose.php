@@ -18,14 +18,16 @@ final readonly class AgeDose
 
     /**
      * The dose as planned is for the age most are of, the older where two are as many; the others' comes out of the drill's own
-     * factors. Nobody whose age is not known is given another.
+     * factors. Nobody works on when the clock has stopped the others, and where numbers are written down everybody has the same
+     * task: theirs would else not hang on the line that is asked for. Nobody whose age is not known is given another.
      *
      * @param  array<int, AgeGroup>  $ages  player → age group, where it is known
+     * @param  bool  $isWrittenDown  whether the block owes numbers
      * @return list<self> the youngest first; nothing where all do the same
      */
-    public static function of(Drill $drill, Dose $planned, array $ages): array
+    public static function of(Drill $drill, Dose $planned, array $ages, bool $isWrittenDown): array
     {
-        if ($drill->demands->levels === []) {
+        if ($isWrittenDown || $drill->demands->levels === []) {
             return [];
         }
         $players = [];
@@ -41,12 +43,17 @@ final readonly class AgeDose
         $others = [];
         foreach ($players as $under => $some) {
             $own = $under === $most ? null : self::dose($drill, $planned, AgeGroup::of("U{$under}"), AgeGroup::of("U{$most}"));
-            if ($own !== null && $own->fields() !== $planned->fields()) {
+            if ($own !== null && $own->fields() !== $planned->fields() && ! self::isOvertime($own, $planned)) {
                 $others[] = new self(AgeGroup::of("U{$under}"), $some, $own);
             }
         }
 
         return $others;
+    }
+
+    private static function isOvertime(Dose $own, Dose $planned): bool
+    {
+        return $own->clockedSetSeconds() > ($planned->clockedSetSeconds() ?? INF);
     }
 
     private static function dose(Drill $drill, Dose $planned, AgeGroup $own, AgeGroup $most): ?Dose

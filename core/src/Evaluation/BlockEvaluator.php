@@ -115,6 +115,8 @@ final class BlockEvaluator
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
         [$isSheet, $isAll] = [$this->detail !== Detail::Times, $this->detail === Detail::All];
+        $owes = array_merge([], ...$owed);
+        $ages = ! $isAll ? [] : self::ages($cast, $owes !== []);
         $segments = ! $isSheet ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain, $owed);
         $evaluation = new BlockEvaluation(
             blockId: $block->id,
@@ -138,24 +140,30 @@ final class BlockEvaluator
                 places: $cast->places,
                 own: $cast->own,
                 limitSeconds: $cast->limitSeconds,
+                ages: $ages,
             ),
             warnings: [],
-            owed: array_merge([], ...$owed),
+            owed: $owes,
             laying: $laying,
             groups: $cast->isWithoutGroups() ? [] : $cast->stationing->places(),
             duties: ! $isSheet ? [] : $cast->duties,
             layout: $layout,
             kit: ! $isAll ? null : Kit::of($layout, $stations, $cast->balls()),
             grownUps: $cast->grownUps(),
-            ages: ! $isAll ? [] : AgeDose::of($drill, $dose, array_filter(array_map(
-                static fn (PlanPlayer $one): ?AgeGroup => $one->age,
-                $cast->players,
-            ))),
+            ages: $ages,
             counts: $drill->rule?->kind,
             mayCount: ! $isAll ? [] : DoseMeasures::of($dose),
         );
 
         return ! $isAll ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));
+    }
+
+    /** @return list<AgeDose> */
+    private static function ages(Cast $cast, bool $isWrittenDown): array
+    {
+        $known = array_filter(array_map(static fn (PlanPlayer $one): ?AgeGroup => $one->age, $cast->players));
+
+        return AgeDose::of($cast->drill, $cast->dose, $known, $isWrittenDown);
     }
 
     /**
