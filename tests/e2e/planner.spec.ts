@@ -127,6 +127,10 @@ test('what is barred needs a reason, who may not work does not, and the sheet sa
   await page.getByText('Each player in this block').click();
   await expect(page.getByRole('region', { name: /^Each player in this block/ }).getByRole('row', { name: /^Kofi 0:00/ })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Last time' })).toBeVisible();
+  // A game is for those who may play; Kofi is there to count and fetch.
+  await page.getByRole('button', { name: 'Game', exact: true }).click();
+  await settled(page);
+  await expect(page.getByText('To count and fetch: Kofi.')).toBeVisible();
   await expectAccessible(page);
   await keepChanges(page);
   await expect(page.getByText(/It stands: Balloons, agreed with the parents\. \(Mirela/)).toBeVisible();

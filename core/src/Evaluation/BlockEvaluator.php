@@ -14,12 +14,9 @@ use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Layout\Kit;
-use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Organisation\SeatedCrew;
-use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\Block;
-use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Record\DoseMeasures;
@@ -30,15 +27,10 @@ use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\OwnTimes;
-use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Roster;
 use FleetSparrow\Core\Timeline\RunSheet;
-use FleetSparrow\Core\Timeline\Segment;
-use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Timeline\Touching;
 use FleetSparrow\Core\Timeline\Writing;
-use FleetSparrow\Core\Touch\Script;
-use FleetSparrow\Core\Touch\Tally;
 
 /** Works out one block: who works when, how long each part takes, and what each player touches. */
 final class BlockEvaluator
@@ -58,36 +50,8 @@ final class BlockEvaluator
     public function evaluate(Block $block, Standing $ground, ?array $players = null): BlockEvaluation
     {
         return $block->drill === null || $block->dose === null
-            ? $this->minutes($block)
+            ? (new MinutesBlock($block, $this->context))->evaluation()
             : $this->drill($block, $block->drill, $block->dose, $ground, $players ?? $this->context->players);
-    }
-
-    private function minutes(Block $block): BlockEvaluation
-    {
-        $seconds = $block->minutes * 60.0;
-        $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $this->context->players);
-        [$touches, $time] = [Tally::zero(), new PlayerTime];
-        if ($block->kind === BlockKind::Game) {
-            $share = (new Game)->fieldShare(new Crew(count($ids)));
-            $time = new PlayerTime($seconds * $share);
-            $touches = Tally::of(Script::fromText('?.?'))->times($seconds * $share * Game::CONTACTS_A_SECOND);
-        }
-
-        return new BlockEvaluation(
-            blockId: $block->id,
-            judged: LogNormals::of($this->context->memo, $seconds, $this->context->rules->partVariation),
-            work: Quantiles::fixed(0.0),
-            partSeconds: ['other' => $seconds],
-            touches: array_fill_keys($ids, $touches),
-            atWork: array_fill_keys($ids, $time),
-            stations: 0,
-            turns: 1,
-            markers: 0,
-            segments: [new Segment("{$block->id}-1", $block->id, SegmentKind::ofBlock($block->kind), $seconds, false)],
-            how: [sprintf('%g min as planned, give or take a quarter.', $block->minutes)],
-            warnings: [],
-            laying: null,
-        );
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */

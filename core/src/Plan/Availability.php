@@ -18,6 +18,12 @@ enum Availability: string
     case NoStriking = 'no-striking';
     case NoHeading = 'no-heading';
 
+    /** Whether the player may join in a game. */
+    public function mayPlay(): bool
+    {
+        return $this !== self::ServesOnly;
+    }
+
     /** Whether the player may work in this drill; who may not serves, counts or fetches there. */
     public function mayWorkIn(Drill $drill): bool
     {

@@ -36,6 +36,17 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
   const groups = groupWords(worked, players);
   const duties = dutyWords(worked, players);
   const wording = useFootWording();
+  const together = (groups.length > 0 || duties.length > 0) && (
+    <section className="tight">
+      <h2>Who with whom</h2>
+      {groups.map((group) => (
+        <p key={group}>{group}</p>
+      ))}
+      {duties.map((duty) => (
+        <p key={duty}>{duty}</p>
+      ))}
+    </section>
+  );
   return (
     <div className="stack">
       <section className="tight">
@@ -60,6 +71,14 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
           </ul>
         </details>
       </section>
+      {worked.touches.other > 0 && !drill && (
+        <section className="tight">
+          <h2>With the ball</h2>
+          <OfAPlayer touches={worked.touches} />
+          <EachPlayer blockId={worked.id} squadId={squadId} draft={draft} players={players} />
+        </section>
+      )}
+      {!drill && together}
       {drill && (
         <>
           <section className="tight">
@@ -72,16 +91,7 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
             {worked.reset && <p>Markers: {resetWords(worked.reset)}.</p>}
             {before && drill.drawing.markers.length > 0 && <ResetPicture from={before} to={drill} />}
             <p className="quiet">{worked.longestWaitSeconds > 0 ? `Longest wait ${clock(worked.longestWaitSeconds)}.` : 'Nobody waits.'}</p>
-            <p>
-              A player: <span className="left">left</span> <span className="num left">{worked.touches.left}</span>, <span className="right">right</span>{' '}
-              <span className="num right">{worked.touches.right}</span>
-              {worked.touches.other > 0 && (
-                <>
-                  , foot unknown or other <span className="num">{worked.touches.other}</span>
-                </>
-              )}{' '}
-              touches
-            </p>
+            <OfAPlayer touches={worked.touches} />
             <EachPlayer blockId={worked.id} squadId={squadId} draft={draft} players={players} />
           </section>
           {worked.round.length > 0 && (
@@ -90,17 +100,7 @@ export function BlockDetails({ worked, drill, before, players, squadId, draft, t
               <RoundMap round={worked.round} players={players} titles={titles} />
             </section>
           )}
-          {(groups.length > 0 || duties.length > 0) && (
-            <section className="tight">
-              <h2>Who with whom</h2>
-              {groups.map((group) => (
-                <p key={group}>{group}</p>
-              ))}
-              {duties.map((duty) => (
-                <p key={duty}>{duty}</p>
-              ))}
-            </section>
-          )}
+          {together}
           <LastTime squadId={squadId} slug={drill.slug} before={draft.startsAt.slice(0, 10)} players={players} />
           {drill.asks.length > 0 && (
             <section className="tight">
@@ -169,5 +169,28 @@ function EachPlayer({ blockId, squadId, draft, players }: { blockId: string; squ
         </div>
       )}
     </details>
+  );
+}
+
+/** What one player touches, on average over those coming. */
+function OfAPlayer({ touches }: Pick<BlockEvaluation, 'touches'>) {
+  // Of a game nobody knows with which foot.
+  if (touches.left + touches.right === 0)
+    return (
+      <p>
+        A player: <span className="num">{touches.other}</span> touches, foot unknown
+      </p>
+    );
+  return (
+    <p>
+      A player: <span className="left">left</span> <span className="num left">{touches.left}</span>, <span className="right">right</span>{' '}
+      <span className="num right">{touches.right}</span>
+      {touches.other > 0 && (
+        <>
+          , foot unknown or other <span className="num">{touches.other}</span>
+        </>
+      )}{' '}
+      touches
+    </p>
   );
 }

@@ -32,13 +32,9 @@ export function BlockEditor({ tools, block, index, drill, worked }: BlockEditorP
           </>
         )}
       </div>
+      {block.kind !== 'drill' && <Field label="Called" value={block.title} onValue={(title) => change({ title })} fault={faultAt('title')} />}
       <div className="fields">
-        {block.kind !== 'drill' && (
-          <>
-            <Field label="Called" value={block.title} onValue={(title) => change({ title })} fault={faultAt('title')} />
-            <NumberField label="Minutes" value={block.minutes} onNumber={(minutes) => change({ minutes })} fault={faultAt('minutes')} />
-          </>
-        )}
+        {block.kind !== 'drill' && <NumberField label="Minutes" value={block.minutes} onNumber={(minutes) => change({ minutes })} fault={faultAt('minutes')} />}
         {block.dose && (
           <DoseFields
             dose={block.dose}

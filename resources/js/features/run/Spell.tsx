@@ -1,6 +1,6 @@
 import { Button } from '../../shared/ui/Button';
 import type { RunPack } from '../../shared/api/schemas';
-import { ageWords } from '../../shared/lib/groups';
+import { ageWords, dutyWords } from '../../shared/lib/groups';
 import { questionsOf } from '../../shared/lib/recap';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { Questions } from '../../shared/ui/RecapFields';
@@ -32,7 +32,13 @@ export function Spell({ pack, links, onLinks, segment, block }: SpellProps) {
         <Questions questions={questionsOf(pack.blocks.map((one) => one.drill))} />
       </div>
     );
-  if (!block || !drill) return <Who pack={pack} segment={segment} />;
+  if (!block || !drill)
+    return (
+      <div className="tight">
+        <Who pack={pack} segment={segment} />
+        {block && dutyWords(block, pack.players).map((words) => <p key={words}>{words}</p>)}
+      </div>
+    );
   // In a round every group has a drill of its own.
   const isRound = segment.stations.length > 0;
   if (segment.kind === 'set-up')
