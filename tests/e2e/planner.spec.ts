@@ -180,7 +180,15 @@ test('a moment of a block is read out: who works, who rests, who waits; by keys 
   await expect(slider).not.toHaveValue('0');
   await expect(page.getByText('ball 3:00, waits').first()).toBeVisible();
   await expectAccessible(page);
+  // On a phone a block opens where it stands, and closes again.
   await page.setViewportSize(phone);
+  const block = page.getByRole('button', { name: /Drag back and away/ }).and(page.locator('.slip'));
+  await expect(block).toHaveAttribute('aria-expanded', 'true');
+  await block.click();
+  await expect(page.getByLabel('Sets')).toBeHidden();
+  await block.click();
+  await expect(page.getByLabel('Sets')).toBeVisible();
+  await page.getByText('Who does what, minute by minute').click();
   const narrow = await chart.boundingBox();
   expect(narrow?.width).toBeLessThanOrEqual(phone.width);
   await expectAccessible(page);

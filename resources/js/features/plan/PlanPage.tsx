@@ -18,7 +18,7 @@ import { DeleteSession } from './DeleteSession';
 import { Finish } from './Finish';
 import { PlanActs } from './PlanActs';
 import { LastRecap, OwnRecap } from './Recaps';
-import { RunningOrder } from './RunningOrder';
+import { blockAnchor, RunningOrder } from './RunningOrder';
 import { roundTitles } from './roundTitles';
 import { Remarks } from '../../shared/ui/Remarks';
 import { mends } from '../../shared/lib/draft';
@@ -46,13 +46,24 @@ export function PlanPage() {
   return <Plan key={sessionId} session={session.data} drills={[...drills.data, ...session.data.olderDrills]} />;
 }
 
+/** Width in pixels up to which the style sheet puts the order, the block and its figures one below the other. */
+const ONE_COLUMN = 1100;
+
 function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const { squad } = useSquadId();
   const tools = usePlan(session);
   const { plan, evaluation } = tools;
   const isNarrow = useIsNarrow();
+  const isOneColumn = useIsNarrow(ONE_COLUMN);
   const [chosenId, setChosenId] = useState<string | undefined>(undefined);
-  const selected = plan.blocks.find((block) => block.id === chosenId) ?? plan.blocks[0];
+  // In one column a block opens where it stands once it is pressed, and closes again; beside the order one is always shown.
+  const selected = plan.blocks.find((block) => block.id === chosenId) ?? (isOneColumn ? undefined : plan.blocks[0]);
+  const choose = (id: string) => setChosenId(isOneColumn && id === chosenId ? undefined : id);
+  const show = (id: string) => {
+    setChosenId(id);
+    // Once it is open.
+    if (isOneColumn) requestAnimationFrame(() => document.getElementById(blockAnchor(id))?.scrollIntoView());
+  };
   const drill = drills.find((one) => one.versionId === selected?.drillVersionId);
   const index = plan.blocks.findIndex((block) => block.id === selected?.id);
   const before = plan.blocks.slice(0, Math.max(0, index)).findLast((block) => block.kind === 'drill' || block.kind === 'game');
@@ -60,6 +71,21 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
   const { acts, spoken } = useRibbonActs(tools, setChosenId);
+  const editor = selected && <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />;
+  const details = worked && (
+    <BlockDetails
+      worked={worked}
+      drill={drill}
+      before={drillBefore}
+      players={session.players}
+      squadId={session.squadId}
+      draft={tools.settled}
+      titles={titles}
+    />
+  );
+  const seats = selected && (
+    <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />
+  );
   const mayPlan = squad !== undefined && squad.role !== 'assistant';
   return (
     <>
@@ -104,7 +130,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
               startsAt={plan.startsAt}
               slotMinutes={plan.slotMinutes}
               selectedId={selected?.id}
-              onSelect={setChosenId}
+              onSelect={show}
             />
           </div>
         )
@@ -115,48 +141,55 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           )}
         </div>
       )}
-      {selected && <SeatsView blockId={selected.id} title={selected.title} players={session.players} squadId={session.squadId} draft={tools.settled} />}
+      {!isOneColumn && seats}
       <div className="plan">
         <section aria-label="Running order">
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
-          <RunningOrder tools={tools} drills={drills} selectedId={selected?.id} onSelect={setChosenId} kept={session.overrides} />
+          <RunningOrder
+            tools={tools}
+            drills={drills}
+            selectedId={selected?.id}
+            onSelect={choose}
+            kept={session.overrides}
+            opened={
+              isOneColumn && (
+                <>
+                  {editor}
+                  {seats}
+                  {details}
+                </>
+              )
+            }
+          />
           <WhoComes tools={tools} players={session.players} evaluation={evaluation} />
           <Circumstances tools={tools} />
           <SessionFields tools={tools} />
           {evaluation && (
-            <Remarks
-              remarks={newRemarks(evaluation)}
-              onShow={setChosenId}
-              pressFor={({ rule, blockId }) => {
-                const press = mends(tools.plan.blocks, rule, blockId);
-                return press && { words: press.words, press: () => tools.press({ blocks: press.blocks }) };
-              }}
-            />
+            <div className="side">
+              <Remarks
+                remarks={newRemarks(evaluation)}
+                onShow={show}
+                pressFor={({ rule, blockId }) => {
+                  const press = mends(tools.plan.blocks, rule, blockId);
+                  return press && { words: press.words, press: () => tools.press({ blocks: press.blocks }) };
+                }}
+              />
+            </div>
           )}
           {session.isRun && <Actual sessionId={session.id} titles={roundTitles(session.blocks)} />}
           {session.isRun && <OwnRecap session={session} />}
           {mayPlan && <DeleteSession sessionId={session.id} squadId={session.squadId} version={tools.version} title={plan.title || 'this session'} />}
         </section>
-        <section className="card" aria-label="Block">
-          {selected ? (
-            <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />
-          ) : (
-            <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>
-          )}
-        </section>
-        <section className="side" aria-label="How it works out">
-          {worked && (
-            <BlockDetails
-              worked={worked}
-              drill={drill}
-              before={drillBefore}
-              players={session.players}
-              squadId={session.squadId}
-              draft={tools.settled}
-              titles={titles}
-            />
-          )}
-        </section>
+        {(!isOneColumn || plan.blocks.length === 0) && (
+          <>
+            <section className="card" aria-label="Block">
+              {editor ?? <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>}
+            </section>
+            <section className="side" aria-label="How it works out">
+              {details}
+            </section>
+          </>
+        )}
       </div>
       {evaluation && <Finish evaluation={evaluation} startsAt={plan.startsAt} slotMinutes={plan.slotMinutes} isComputing={tools.isComputing} />}
     </>

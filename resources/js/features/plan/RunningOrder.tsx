@@ -1,5 +1,5 @@
 import { Button } from '../../shared/ui/Button';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Drill, PlanBlock, Session } from '../../shared/api/schemas';
 import { clock, clockTime } from '../../shared/lib/format';
 import { useFootWording } from '../../shared/ui/FootWords';
@@ -17,12 +17,17 @@ interface RunningOrderProps {
   onSelect: (blockId: string) => void;
   /** What was let stand when the plan was last kept. */
   kept: Session['overrides'];
+  /** The block that is selected, shown where it stands; nothing where it is shown beside the order. */
+  opened: ReactNode;
 }
+
+/** What a block in the order is known by on the page. */
+export const blockAnchor = (blockId: string): string => `block-${blockId}`;
 
 const isFirstOfRound = (blocks: PlanBlock[], at: number) => blocks[at]?.together !== blocks[at - 1]?.together;
 
 /** The blocks in order; Alt with an arrow key moves the one in focus. */
-export function RunningOrder({ tools, drills, selectedId, onSelect, kept }: RunningOrderProps) {
+export function RunningOrder({ tools, drills, selectedId, onSelect, kept, opened }: RunningOrderProps) {
   const { plan, evaluation } = tools;
   const wording = useFootWording();
   const [spoken, setSpoken] = useState('');
@@ -43,7 +48,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect, kept }: Runn
           const worked = evaluation?.blocks.find((one) => one.id === block.id);
           const isSelected = block.id === selectedId;
           return (
-            <li key={block.id}>
+            <li key={block.id} id={blockAnchor(block.id)}>
               <button
                 type="button"
                 className="slip"
@@ -84,6 +89,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect, kept }: Runn
                   </Button>
                 </div>
               )}
+              {isSelected && opened && <div className="opened stack">{opened}</div>}
             </li>
           );
         })}

@@ -1,12 +1,18 @@
 import { useSyncExternalStore } from 'react';
 
-const narrow = '(max-width: 640px)';
+/** As wide as a phone. */
+const PHONE = 640;
 
-function subscribe(tell: () => void): () => void {
-  const query = matchMedia(narrow);
-  query.addEventListener('change', tell);
-  return () => query.removeEventListener('change', tell);
+const queryFor = (width: number) => matchMedia(`(max-width: ${width}px)`);
+
+/** Whether the view is as narrow as that, for what is drawn otherwise there; what only looks otherwise is the style sheet's. */
+export function useIsNarrow(width = PHONE): boolean {
+  return useSyncExternalStore(
+    (tell) => {
+      const query = queryFor(width);
+      query.addEventListener('change', tell);
+      return () => query.removeEventListener('change', tell);
+    },
+    () => queryFor(width).matches,
+  );
 }
-
-/** Whether the view is as narrow as a phone, for what is drawn otherwise there; what only looks otherwise is the style sheet's. */
-export const useIsNarrow = (): boolean => useSyncExternalStore(subscribe, () => matchMedia(narrow).matches);
