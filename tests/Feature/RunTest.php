@@ -76,6 +76,33 @@ final class RunTest extends FeatureTestCase
         );
     }
 
+    public function test_whoever_was_not_at_work_in_a_block_has_nothing_of_it_in_the_season(): void
+    {
+        $plan = $this->plan([$this->drillBlock('sole-taps'), $this->drillBlock('drag-back-turn')], ['startsAt' => '2026-03-10T18:00']);
+        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->json('id');
+        [$hurt, $well] = array_map(fn ($player): int => $player->id, array_slice($this->players, 0, 2));
+        $run = ['startedAt' => '2026-03-10T18:00:00Z', 'finishedAt' => '2026-03-10T18:40:00Z'];
+        $missed = fn (mixed $players): array => $run + ['missed' => [['blockId' => 'drag-back-turn', 'playerIds' => $players]]];
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", $missed('all'))->assertUnprocessable();
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", $missed([$hurt]))->assertOk();
+
+        $entries = fn (int $player): array => DB::table('ledger_entries')->where('training_session_id', $sessionId)
+            ->where('player_id', $player)->orderBy('drill_slug')->pluck('ball_seconds', 'drill_slug')->all();
+        self::assertSame(['sole-taps'], array_keys($entries($hurt)));
+        self::assertSame(['drag-back-turn', 'sole-taps'], array_keys($entries($well)));
+        self::assertSame($entries($well)['sole-taps'], $entries($hurt)['sole-taps']);
+        $touches = DB::table('session_loads')->where('training_session_id', $sessionId)->pluck('touches', 'player_id');
+        self::assertGreaterThan(0.0, (float) $touches[$hurt]);
+        self::assertGreaterThan((float) $touches[$hurt], (float) $touches[$well]);
+        $together = DB::table('session_groups')->where('training_session_id', $sessionId)->where('block_key', 'drag-back-turn');
+        self::assertNotContains($hurt, $together->pluck('player_id')->map(intval(...))->all());
+        self::assertContains($hurt, $this->getJson("/api/v1/sessions/{$sessionId}")->json('comingPlayerIds'));
+        // What was closed stays closed, and nothing is worked out anew.
+        $this->putJson("/api/v1/sessions/{$sessionId}/run", $run)->assertOk();
+        $this->artisan('sparrow:rebuild')->assertSuccessful();
+        self::assertSame(['sole-taps'], array_keys($entries($hurt)));
+    }
+
     public function test_what_came_of_the_plan_is_told_and_what_was_skipped_counts_as_not_done(): void
     {
         $plan = $this->plan([$this->drillBlock('drag-back-turn'), $this->drillBlock('sole-taps')], ['startsAt' => '2026-03-10T18:00']);

@@ -10,6 +10,7 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await signedIn(page);
   await newSession(page, 'Seven in the wind', 7);
   await addDrill(page, 'Zigzag, inside and outside');
+  await page.getByRole('button', { name: 'Game', exact: true }).click();
   await keepChanges(page);
   const plan = page.url();
   await runLink(page).click();
@@ -120,9 +121,13 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await page.getByRole('button', { name: 'Close the session' }).tap();
   await expect(page.getByText('The session is closed.')).toBeVisible();
 
+  const closed = page.waitForRequest((request) => request.method() === 'PUT' && request.url().endsWith('/run'));
   await context.setOffline(false);
   await page.evaluate(() => window.dispatchEvent(new Event('online')));
   await expect(page.getByText('all numbers sent')).toBeVisible();
+  // Who went home in the drill has nothing of the game after it, nor has who only served by then.
+  const { missed } = (await closed).postDataJSON() as { missed: { playerIds: number[] }[] };
+  expect(missed.map(({ playerIds }) => playerIds.length)).toEqual([3]);
   await page.goto(plan);
   // Who went home early was there.
   await expect(page.getByRole('row', { name: /^Zigzag, inside and outside/ })).toContainText(/under|Skipped|As planned/);

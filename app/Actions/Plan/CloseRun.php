@@ -43,6 +43,7 @@ final class CloseRun
     /**
      * @param  list<PartTime>  $parts
      * @param  list<int>|null  $present  players who were there, where that is known; null for those who said they come
+     * @param  array<string, list<int>>  $missed  block → players who came and were not at work in it
      * @param  list<array{blockId: string, place: int, answer?: string|null}>  $calls  in the order in which they were made
      */
     public function run(
@@ -52,9 +53,19 @@ final class CloseRun
         array $parts,
         ?User $by,
         ?array $present = null,
+        array $missed = [],
         array $calls = [],
     ): TrainingSession {
-        return DB::transaction(function () use ($session, $startedAt, $finishedAt, $parts, $by, $present, $calls): TrainingSession {
+        return DB::transaction(function () use (
+            $session,
+            $startedAt,
+            $finishedAt,
+            $parts,
+            $by,
+            $present,
+            $missed,
+            $calls,
+        ): TrainingSession {
             $this->history->hold([$session->squad_id]);
             $session = TrainingSession::query()->whereKey($session->id)->lockForUpdate()->firstOrFail();
             $session->run_started_at_utc ??= $startedAt->utc();
@@ -65,7 +76,8 @@ final class CloseRun
                 self::keepCalls($session, $calls);
                 self::markSkipped($session);
                 try {
-                    $this->keep($session, $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc)));
+                    $planned = $this->evaluations->ofSession($session, $session->club->day()->on($session->starts_at_utc));
+                    $this->keep($session, $planned->without($missed));
                 } catch (CoreException) {
                     // Nobody came: nothing is left behind.
                 }

@@ -32,8 +32,10 @@ use Illuminate\Validation\ValidationException;
     ),
 ]
 #[Shape('CallMade', ['blockId' => 'string', 'place' => 'int', 'answer' => "'hit'|'slow'?"])]
+#[Shape('Missed', ['blockId' => 'string', 'playerIds' => 'int[]'])]
 #[Shape('RunTimes', [
-    'startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]', 'presentIds?' => 'int[]', 'calls?' => 'CallMade[]',
+    'startedAt' => 'instant', 'finishedAt?' => 'instant?', 'parts?' => 'PartTime[]', 'presentIds?' => 'int[]', 'missed?' => 'Missed[]',
+    'calls?' => 'CallMade[]',
 ])]
 class RunController extends Controller
 {
@@ -66,6 +68,10 @@ class RunController extends Controller
             'finishedAt' => ['bail', 'nullable', 'string', new Instant],
             'presentIds' => ['array', 'max:60'],
             'presentIds.*' => ['integer'],
+            'missed' => ['array', 'max:60'],
+            'missed.*.blockId' => ['required', 'string', 'max:60'],
+            'missed.*.playerIds' => ['present', 'array', 'max:60'],
+            'missed.*.playerIds.*' => ['integer'],
             'parts' => ['array', 'max:1000'],
             'parts.*.segmentId' => ['required', 'string', 'max:60'],
             'parts.*.part' => ['required', Rule::enum(SegmentKind::class)],
@@ -88,9 +94,23 @@ class RunController extends Controller
             throw ValidationException::withMessages(['finishedAt' => 'A session ends after it has begun.']);
         }
         $present = $request->has('presentIds') ? array_map(intval(...), array_values($request->array('presentIds'))) : null;
+        $missed = [];
+        /** @var array{blockId: string, playerIds: array<array-key, int|numeric-string>} $one */
+        foreach ($request->array('missed') as $one) {
+            $missed[$one['blockId']] = array_map(intval(...), array_values($one['playerIds']));
+        }
         /** @var list<array{blockId: string, place: int, answer?: string|null}> $calls */
         $calls = array_values($request->array('calls'));
-        $session = $close->run($session, $startedAt, $finishedAt, $parts, $this->user($request), $present, $calls);
+        $session = $close->run(
+            session: $session,
+            startedAt: $startedAt,
+            finishedAt: $finishedAt,
+            parts: $parts,
+            by: $this->user($request),
+            present: $present,
+            missed: $missed,
+            calls: $calls,
+        );
 
         return new JsonResponse(SessionResource::summary($session, $this->day($request)));
     }

@@ -40,6 +40,45 @@ final readonly class PlanEvaluation
     }
 
     /**
+     * What it comes to where some were not at work in some of it: they had not come yet, had gone, or only served by then.
+     *
+     * @param  array<string, list<int>>  $missed  block → players
+     */
+    public function without(array $missed): self
+    {
+        if ($missed === []) {
+            return $this;
+        }
+        $blocks = array_map(
+            static fn (BlockEvaluation $one): BlockEvaluation => $one->without($missed[$one->blockId] ?? []),
+            $this->blocks,
+        );
+        [$touches, $times] = [[], []];
+        foreach (array_keys($this->touches) as $player) {
+            $touches[$player] = Tally::sum(array_filter(
+                array_map(static fn (BlockEvaluation $one): ?Tally => $one->touches[$player] ?? null, $blocks),
+            ));
+            $times[$player] = array_reduce(
+                $blocks,
+                static fn (PlayerTime $sum, BlockEvaluation $one): PlayerTime => $sum->plus($one->times[$player] ?? new PlayerTime),
+                new PlayerTime,
+            );
+        }
+
+        return new self(
+            blocks: $blocks,
+            finish: $this->finish,
+            touches: $touches,
+            times: $times,
+            kit: $this->kit,
+            overrun: $this->overrun,
+            cuts: $this->cuts,
+            warnings: $this->warnings,
+            rating: $this->rating,
+        );
+    }
+
+    /**
      * Blocks and the session where the profile the squad follows forbids something.
      *
      * @return list<array{blockId: string|null, warning: Warning}>

@@ -42,6 +42,19 @@ final readonly class Station
     }
 
     /**
+     * The same without some; null where nobody is left to work.
+     *
+     * @param  list<int>  $players
+     */
+    public function without(array $players): ?self
+    {
+        $isThere = static fn (PlanPlayer $one): bool => ! in_array($one->id, $players, true);
+        $workers = array_values(array_filter($this->workers, $isThere));
+
+        return $workers === [] ? null : new self($workers, array_values(array_filter($this->servers, $isThere)), $this->isHelped);
+    }
+
+    /**
      * Those who are with each other here, as the season remembers it; empty for one alone, and for groups that mix anyway.
      *
      * @return list<int> ids of two to four players

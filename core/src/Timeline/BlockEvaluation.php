@@ -80,18 +80,47 @@ final readonly class BlockEvaluation
     }
 
     /**
+     * Nothing of those who were not at work in it is left, and nobody was with them.
+     *
+     * @param  list<int>  $players
+     */
+    public function without(array $players): self
+    {
+        $missed = array_flip($players);
+
+        return $players === [] ? $this : $this->with(
+            touches: array_diff_key($this->touches, $missed),
+            atWork: array_diff_key($this->atWork, $missed),
+            groups: array_values(array_filter(array_map(static fn (Station $one): ?Station => $one->without($players), $this->groups))),
+            duties: array_values(array_filter($this->duties, static fn (Duty $one): bool => ! isset($missed[$one->playerId]))),
+        );
+    }
+
+    /**
      * @param  array<string, float>|null  $partSeconds
      * @param  list<Warning>|null  $warnings
+     * @param  array<int, Tally>|null  $touches
+     * @param  array<int, PlayerTime>|null  $atWork
+     * @param  list<Station>|null  $groups
+     * @param  list<Duty>|null  $duties
      */
-    public function with(?Quantiles $judged = null, ?array $partSeconds = null, ?array $warnings = null, ?Laying $laying = null): self
-    {
+    public function with(
+        ?Quantiles $judged = null,
+        ?array $partSeconds = null,
+        ?array $warnings = null,
+        ?Laying $laying = null,
+        ?array $touches = null,
+        ?array $atWork = null,
+        ?array $groups = null,
+        ?array $duties = null,
+    ): self {
         return new self(
             blockId: $this->blockId,
             judged: $judged ?? $this->judged,
             work: $this->work,
             partSeconds: $partSeconds ?? $this->partSeconds,
-            touches: $this->touches,
-            atWork: $this->atWork,
+            touches: $touches ?? $this->touches,
+            atWork: $atWork ?? $this->atWork,
             stations: $this->stations,
             turns: $this->turns,
             markers: $this->markers,
@@ -99,8 +128,8 @@ final readonly class BlockEvaluation
             how: $this->how,
             warnings: $warnings ?? $this->warnings,
             laying: $laying ?? $this->laying,
-            groups: $this->groups,
-            duties: $this->duties,
+            groups: $groups ?? $this->groups,
+            duties: $duties ?? $this->duties,
             layout: $this->layout,
             kit: $this->kit,
             round: $this->round,

@@ -2,10 +2,19 @@ import type { Press } from '../../kernel/segmentClock';
 import type { Beside } from './beside';
 import type { CallLog } from './calling';
 import type { KeptLook } from './looks';
+import type { SeatedFrom } from './missed';
 import type { Roster } from './reseat';
 
 /** A drill made otherwise for today: a step on its ladder, or one ball more. */
 export type Step = 'harder' | 'easier' | 'oneMoreBall';
+
+export interface Seated {
+  roster: Roster;
+  came: number[];
+  times: number;
+  /** Who worked from when on; absent in what an older version kept. */
+  since?: SeatedFrom[];
+}
 
 /** What this device keeps of a run beside its numbers. */
 export interface KeptState<Pack = unknown> {
@@ -26,7 +35,7 @@ export interface KeptState<Pack = unknown> {
   /** Names of asks that nobody is asked for again. */
   waived?: string[];
   /** Who is there now, who ever was, and how often they were seated anew; absent as long as it is as planned. */
-  seated?: { roster: Roster; came: number[]; times: number };
+  seated?: Seated;
   /** Of the run's time before the wall clock. */
   offsetMs?: number;
 }

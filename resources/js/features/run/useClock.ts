@@ -8,6 +8,7 @@ import type { Player, RunPack } from '../../shared/api/schemas';
 import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import { callsMade, type CallLog } from './calling';
 import type { KeptState, Step } from './keptState';
+import { missedBlocks, seatedThen } from './missed';
 import { reseated, type Roster } from './reseat';
 import { useBeat } from '../../shared/clock/signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from '../../shared/clock/timeKeeper';
@@ -85,9 +86,14 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     const came = [...new Set([...(seated?.came ?? roster.working), ...next.working, ...next.serving])];
     const now = reseated({ ...pack, others: [...pack.others, ...guests] }, reading.index, next, times);
     if (!now) return false;
+    const here = pack.segments[reading.index];
+    const block = here ? pack.blocks.findIndex((one) => one.id === here.blockId) : pack.blocks.length;
+    const before = seated ? seated.since : [{ block: 0, working: roster.working }];
+    const since = before && seatedThen(before, { block, working: next.working }, presses.length > 0);
+    const then = { roster: next, came, times, ...(since && { since }) };
     setOwnPack(now);
-    setSeated({ roster: next, came, times });
-    keep({ pack: now, seated: { roster: next, came, times } }, offsetOf(time));
+    setSeated(then);
+    keep({ pack: now, seated: then }, offsetOf(time));
     return true;
   };
   /** Numbers that are let go: nobody is asked for them again. */
@@ -118,6 +124,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
       finishedAt: new Date(endMs).toISOString(),
       parts: partTimes(pack, presses, endMs),
       ...(seated && { presentIds: seated.came }),
+      ...(seated?.since && { missed: missedBlocks(pack.blocks, seated.since, seated.came) }),
       ...(Object.keys(calls).length > 0 && { calls: callsMade(calls) }),
     });
   };

@@ -1533,6 +1533,10 @@ export interface components {
             /** @enum {string|null} */
             answer: "hit" | "slow" | null;
         };
+        Missed: {
+            blockId: string;
+            playerIds: number[];
+        };
         RunTimes: {
             /** Format: date-time */
             startedAt: string;
@@ -1540,6 +1544,7 @@ export interface components {
             finishedAt?: string | null;
             parts?: components["schemas"]["PartTime"][];
             presentIds?: number[];
+            missed?: components["schemas"]["Missed"][];
             calls?: components["schemas"]["CallMade"][];
         };
         PositionTold: {

@@ -24,8 +24,12 @@ export async function keptPack(pack: unknown, of: string | undefined): Promise<R
 export type PartTime = components['schemas']['PartTime'];
 /** One call by its place in the block's sequence. */
 export type CallMade = components['schemas']['CallMade'];
-export const keepRun = (sessionId: number, body: { startedAt: string; finishedAt?: string; parts?: PartTime[]; presentIds?: number[]; calls?: CallMade[] }) =>
-  callApi(`/sessions/${sessionId}/run`, read('anything'), { method: 'PUT', body });
+/** A block, and who of those who came was not at work in it. */
+export type Missed = components['schemas']['Missed'];
+export const keepRun = (
+  sessionId: number,
+  body: { startedAt: string; finishedAt?: string; parts?: PartTime[]; presentIds?: number[]; missed?: Missed[]; calls?: CallMade[] },
+) => callApi(`/sessions/${sessionId}/run`, read('anything'), { method: 'PUT', body });
 
 export const keepRecap = (sessionId: number, body: Recap) => callApi(`/sessions/${sessionId}/recap`, read('recap'), { method: 'PUT', body });
 

@@ -1,6 +1,17 @@
 import { useSyncExternalStore } from 'react';
 import { ApiError } from '../api/client';
-import { keepRecap, keepRun, sendMarks, sendNoted, type CallMade, type MarkParts, type MarkToSend, type Noted, type PartTime } from '../api/runQueries';
+import {
+  keepRecap,
+  keepRun,
+  sendMarks,
+  sendNoted,
+  type CallMade,
+  type MarkParts,
+  type MarkToSend,
+  type Missed,
+  type Noted,
+  type PartTime,
+} from '../api/runQueries';
 import type { Recap } from '../api/schemas';
 import { storedTogether } from './deviceStore';
 import { Shelf } from './shelf';
@@ -51,6 +62,7 @@ interface Finish extends Owned, Held {
   parts?: PartTime[];
   /** Where others came than had said so. */
   presentIds?: number[];
+  missed?: Missed[];
   calls?: CallMade[];
 }
 interface KeptRecap extends Omit<Recap, 'onlyTried'>, Owned, Held {
@@ -347,9 +359,16 @@ export async function finishRun(finish: Omit<Finish, keyof Owned | keyof Held>):
 
 async function sendFinishes(): Promise<void> {
   for (const finish of (await finishes.all()).filter((one) => isMine(one) && isDue(one))) {
-    const { sessionId, startedAt, finishedAt, parts, presentIds, calls } = finish;
+    const { sessionId, startedAt, finishedAt, parts, presentIds, missed, calls } = finish;
     try {
-      await keepRun(sessionId, { startedAt, finishedAt, ...(parts && { parts }), ...(presentIds && { presentIds }), ...(calls && { calls }) });
+      await keepRun(sessionId, {
+        startedAt,
+        finishedAt,
+        ...(parts && { parts }),
+        ...(presentIds && { presentIds }),
+        ...(missed && { missed }),
+        ...(calls && { calls }),
+      });
       await finishes.remove(sessionId);
     } catch (fault) {
       if (!isOfTheServer(fault)) throw fault;
