@@ -348,15 +348,19 @@ final class CutsTest extends TestCase
     public function test_twenty_minutes_of_work_without_water_are_too_long(): void
     {
         $game = fn (string $id, float $minutes): Block => Block::ofMinutes($id, BlockKind::Game, $minutes);
+        $played = fn (array $blocks): PlanEvaluation => PlanEvaluator::evaluate(
+            $blocks,
+            PlanContext::of([new PlanPlayer(1, StrongFoot::Right), new PlanPlayer(2, StrongFoot::Left)], [], new ClockRules),
+        );
         $said = fn (array $blocks): array => array_map(
             fn ($block): array => array_map(fn (Warning $warning): string => $warning->sentence, $block->warnings),
-            self::evaluate($blocks, null)->blocks,
+            $played($blocks)->blocks,
         );
 
         self::assertSame([[], []], $said([$game('a', 10.0), $game('b', 10.0)]));
         self::assertSame([[], ['21 minutes of work without water by the end of it.']], $said([$game('a', 10.0), $game('b', 11.0)]));
         self::assertSame([[], [], []], $said([$game('a', 15.0), Block::ofMinutes('w', BlockKind::Water, 2.0), $game('b', 15.0)]));
-        self::assertSame('water', self::evaluate([$game('a', 10.0), $game('b', 11.0)], null)->blocks[1]->warnings[0]->cure?->kind->value);
+        self::assertSame('water', $played([$game('a', 10.0), $game('b', 11.0)])->blocks[1]->warnings[0]->cure?->kind->value);
     }
 
     public function test_headers_are_held_against_the_limit_of_the_age_group_on_both_sides_of_it(): void
