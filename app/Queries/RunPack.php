@@ -28,6 +28,7 @@ final readonly class RunPack
      * @param  array<string, array{easier: string|null, harder: string|null}>  $steps  drill's slug → what is one step easier and harder
      * @param  Collection<int, Player>  $others  of the squad, who are not coming
      * @param  list<Mark>  $taken  numbers of this session that were taken already, from whatever phone
+     * @param  array<string, list<int>>  $mayNot  block id → players who may not work in it today
      * @param  Reminders  $reminders  as whoever asks may see them
      */
     public function __construct(
@@ -42,6 +43,7 @@ final readonly class RunPack
         public array $steps,
         public Collection $others,
         public array $taken,
+        public array $mayNot,
         public Reminders $reminders,
     ) {
     }

@@ -46,6 +46,7 @@ final class RunPackQuery
         $everybody = array_map(intval(...), array_values($session->squad->players->modelKeys()));
         $readings = $this->records->readings($everybody, $wanted);
 
+        $mayNot = self::mayNot($session, $draft);
         $lines = RecordLine::query()->whereKey($wanted)->get()->keyBy('line_key')->all();
 
         return new RunPack(
@@ -60,7 +61,7 @@ final class RunPackQuery
                 $draft,
                 $day,
                 $coachId,
-                self::sizes($players->count()),
+                self::sizes($players->count(), mayNot: max([0, ...array_map(count(...), array_values($mayNot))])),
             ),
             steps: StepsQuery::of(
                 array_values($session->blocks->map(fn (SessionBlock $one): string => $one->drillVersion->slug ?? '')->all()),
@@ -68,18 +69,40 @@ final class RunPackQuery
             others: $others->values(),
             taken: array_values(Mark::query()->where('training_session_id', $session->id)->tap(Mark::standing(...))
                 ->orderBy('recorded_at_utc')->get()->all()),
+            mayNot: $mayNot,
             reminders: $this->reminders->of($everybody, $clubDay, $coachId),
             aims: self::within($session, $this->aims->of($session->squad, $lines)),
         );
     }
 
-    /** @return list<int<1, max>> */
-    private static function sizes(int $coming): array
+    /**
+     * Those who were said to be not for everything, also where they are seated anew at the pitch.
+     *
+     * @return array<string, list<int>> block id → players who may not work in it today
+     */
+    private static function mayNot(TrainingSession $session, PlanDraft $draft): array
+    {
+        $mayNot = [];
+        foreach ($session->blocks as $block) {
+            $mayNot[$block->block_key] = array_values(array_filter(
+                array_map(intval(...), $session->squad->players->modelKeys()),
+                static fn (int $id): bool => ! $draft->availability($id)->mayJoin($block->kind, $block->drillVersion?->drill()),
+            ));
+        }
+
+        return $mayNot;
+    }
+
+    /**
+     * @param  int<0, max>  $mayNot  at most so many may not work in a block
+     * @return list<int<1, max>>
+     */
+    private static function sizes(int $coming, int $mayNot): array
     {
         // Of the squad, or a guest.
         $most = max(1, min(PlanContext::MOST_PLAYERS, $coming + self::MAY_COME));
 
-        return range(min($most, max(1, $coming - self::MAY_LEAVE)), $most);
+        return range(min($most, max(1, $coming - self::MAY_LEAVE - $mayNot)), $most);
     }
 
     /** @return array<string, string> block id, item and side → line key, see RunPack::lineKey */

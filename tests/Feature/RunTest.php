@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Player;
+use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -57,6 +59,35 @@ final class RunTest extends FeatureTestCase
         self::assertEqualsCanonicalizing([1, 2, 3, 4], array_column($asks, 'place'));
         self::assertSame(['L', 'R', 'L'], array_map(fn (string $foot): string => $asks[0]['byFoot'][$foot]['side'], ['R', 'L', 'both']));
         self::assertEmpty(array_diff(array_column($asks[0]['byFoot'], 'lineKey'), array_keys($pack['lines'])));
+    }
+
+    public function test_the_pack_says_who_may_not_work_in_what_so_that_nobody_is_seated_there_anew(): void
+    {
+        $club = $this->app->make(ClubContext::class);
+        $club->actFor($this->squad->club_id);
+        foreach (['Ada', 'Ben', 'Cato', 'Dara'] as $name) {
+            $this->players[] = Player::query()->create(['squad_id' => $this->squad->id, 'name' => $name, 'strong_foot' => 'R']);
+        }
+        $club->leave();
+        $ids = array_map(fn ($player): int => $player->id, $this->players);
+        $plan = $this->plan([
+            $this->drillBlock('sole-taps'),
+            $this->drillBlock('head-soft-ball'),
+            ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2],
+            ['id' => 'g', 'kind' => 'game', 'title' => 'Game', 'minutes' => 10],
+        ], ['may' => [
+            ['playerId' => $ids[0], 'may' => 'serves-only'],
+            ['playerId' => $ids[1], 'may' => 'no-heading'],
+        ]]);
+        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->json('id');
+        $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
+
+        self::assertSame(
+            ['sole-taps' => [$ids[0]], 'head-soft-ball' => [$ids[0], $ids[1]], 'w' => [], 'g' => [$ids[0]]],
+            array_column($pack['blocks'], 'mayNot', 'id'),
+        );
+        // Of eight four may leave, and two may not work in one of the blocks: as few as two may be seated in it.
+        self::assertSame(2, min(array_column($pack['tables'], 'size')));
     }
 
     public function test_who_was_there_is_kept_as_the_phone_says(): void

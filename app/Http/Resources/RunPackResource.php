@@ -31,7 +31,7 @@ use FleetSparrow\Core\Timeline\SegmentKind;
     'id' => 'string', 'kind' => 'string', 'title' => 'string', 'links' => 'int?', 'drill' => 'Drill?', 'dose' => 'Dose?',
     'tempo' => 'string?',
     'easier' => 'string?', 'harder' => 'string?', 'oneMoreBall' => 'string?',
-    'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
+    'mayNot' => 'int[]', 'calls' => 'Call[]', 'callKind' => "'colour'|'number'|'side'|'name'|'movement'?",
 ], extends: 'Together')]
 #[Shape('Taken', [
     'uuid' => 'string', 'playerId' => 'int', 'lineKey' => 'string', 'tryNumber' => 'int', 'value' => 'number', 'isVoid' => 'bool',
@@ -122,6 +122,7 @@ final class RunPackResource
             'easier' => $pack->steps[$version->slug ?? '']['easier'] ?? null,
             'harder' => $pack->steps[$version->slug ?? '']['harder'] ?? null,
             'oneMoreBall' => self::oneMoreBall($block, $worked, $pack->players->count()),
+            'mayNot' => $pack->mayNot[$block->block_key] ?? [],
             'calls' => self::calls($block, $worked, $pack->session->id),
             'callKind' => $version?->drill()->demands->calling?->kind->value,
         ] + EvaluationResource::together($worked);

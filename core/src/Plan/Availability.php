@@ -24,6 +24,16 @@ enum Availability: string
         return $this !== self::ServesOnly;
     }
 
+    /** Whether the player may join in a block: in water and talk everybody does. */
+    public function mayJoin(BlockKind $kind, ?Drill $drill): bool
+    {
+        return match ($kind) {
+            BlockKind::Drill => $drill === null || $this->mayWorkIn($drill),
+            BlockKind::Game => $this->mayPlay(),
+            BlockKind::Water, BlockKind::Talk => true,
+        };
+    }
+
     /** Whether the player may work in this drill; who may not serves, counts or fetches there. */
     public function mayWorkIn(Drill $drill): bool
     {

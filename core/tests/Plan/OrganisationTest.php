@@ -19,6 +19,7 @@ use FleetSparrow\Core\Organisation\Stationing;
 use FleetSparrow\Core\Organisation\Ways;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
+use FleetSparrow\Core\Plan\BlockKind;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
@@ -175,6 +176,16 @@ final class OrganisationTest extends TestCase
             );
         }
         self::assertFalse(Availability::ServesOnly->mayWorkIn(Drills::soleTaps()));
+        $mayJoin = static fn (Availability $today): array => [
+            $today->mayJoin(BlockKind::Drill, $header),
+            $today->mayJoin(BlockKind::Drill, Drills::soleTaps()),
+            $today->mayJoin(BlockKind::Game, null),
+            $today->mayJoin(BlockKind::Water, null),
+            $today->mayJoin(BlockKind::Talk, null),
+        ];
+        self::assertSame([true, true, true, true, true], $mayJoin(Availability::Everything));
+        self::assertSame([false, true, true, true, true], $mayJoin(Availability::NoHeading));
+        self::assertSame([false, false, false, true, true], $mayJoin(Availability::ServesOnly));
         $nobody = self::evaluateFor(
             [Block::ofDrill('a', $shot, $shot->doseFrom(null), Tempo::Steady, null)],
             [new PlanPlayer(1, StrongFoot::Right, today: Availability::NoStriking)],

@@ -5,7 +5,7 @@ import { addGuests } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
 import { bibName, freeBibs } from '../../shared/lib/bibs';
 import { many } from '../../shared/lib/format';
-import { tableFor, type Roster } from './reseat';
+import { seatingsFor, type Roster } from './reseat';
 
 interface WhoIsHereProps {
   pack: RunPack;
@@ -44,7 +44,7 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
   });
   const isSame = [...now.working].sort().join() === [...roster.working].sort().join() && [...now.serving].sort().join() === [...roster.serving].sort().join();
   const sizes = pack.tables.map((table) => table.size);
-  const canSeat = tableFor(pack, now) !== undefined;
+  const canSeat = seatingsFor(pack, now) !== undefined;
   return (
     <>
       <h1>Who is here</h1>

@@ -51,7 +51,7 @@ interface OldPack {
   lines?: Record<string, { side: string }>;
 }
 
-const noneTogether = { stations: 1, how: [], reset: null, groups: [], duties: [], round: [], ages: [], dose: null, tempo: null, links: null };
+const noneTogether = { stations: 1, how: [], reset: null, groups: [], duties: [], round: [], ages: [], dose: null, tempo: null, links: null, mayNot: [] };
 
 /** A run that began with an older version goes on: what its pack does not say is left empty, what it asks is asked. */
 export function brought(kept: unknown): KeptState | null {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import sample from '../../../../tests/fixtures/contract/run-pack.json';
 import { runPack, type RunPack } from '../../shared/api/schemas';
-import { reseated } from './reseat';
+import { reseated, rosterOf, seatingsFor } from './reseat';
 import { askName } from './rollCalls';
 
 const pack: RunPack = runPack.parse(sample);
@@ -9,6 +9,21 @@ const ids = pack.players.map((one) => one.id);
 const seat = (working: number[], serving: number[] = [], at = 1) => reseated(pack, at, { working, serving }, 1);
 const after = (now: RunPack | null, at: number) => now?.segments.slice(at) ?? [];
 const isUpTo = (all: number[], some: number[]) => some.every((one) => all.includes(one));
+
+/** The same block once more after it, by another name. */
+function twice(one: RunPack): RunPack {
+  const again = <T extends { blockId: string; id: string }>(some: T[]) => [...some, ...some.map((it) => ({ ...it, id: `${it.id} again`, blockId: 'again' }))];
+  return {
+    ...one,
+    blocks: one.blocks.flatMap((block) => [{ ...block }, { ...block, id: 'again' }]),
+    segments: again(one.segments),
+    tables: one.tables.map((table) => ({
+      ...table,
+      blocks: table.blocks.flatMap((block) => [block, { ...block, id: 'again' }]),
+      segments: again(table.segments),
+    })),
+  };
+}
 
 describe('others are there than were planned', () => {
   test('from here on everybody who is there has one seat in every stretch, and nobody else has any', () => {
@@ -45,6 +60,43 @@ describe('others are there than were planned', () => {
     // The best of the sets on each foot, as for everybody who was planned.
     const planned = pack.segments.flatMap((one) => one.asks).filter((one) => one.playerId === working[0]);
     expect(asks.filter((one) => one.playerId === working[0])).toHaveLength(planned.length);
+  });
+
+  test('who may not work in a block counts in it also when seated anew, owes nothing of it, and works in the others', () => {
+    const [barred = 0, gone = 0, ...others] = ids;
+    const careful = twice(pack);
+    const [first, later] = careful.blocks;
+    if (!first || !later) throw new Error('The sample has no block.');
+    first.mayNot = [barred];
+    const now = reseated(careful, 1, { working: [barred, ...others], serving: [] }, 1);
+    const seats = (blockId: string) => after(now, 1).filter((one) => one.blockId === blockId && one.kind === 'work');
+    expect(seats(first.id).length).toBeGreaterThan(0);
+    for (const segment of seats(first.id)) {
+      expect(segment.seats.find((one) => one.playerId === barred)?.role).toBe('counts');
+      expect(segment.asks.some((one) => one.playerId === barred)).toBe(false);
+    }
+    expect(now?.blocks[0]?.duties).toContainEqual({ playerId: barred, kind: 'counts' });
+    expect(now?.blocks[1]?.duties).toEqual([]);
+    expect(seats(later.id).some((one) => one.working.includes(barred))).toBe(true);
+    expect(after(now, 1).some((one) => one.seats.some((seat) => seat.playerId === gone))).toBe(false);
+  });
+
+  test('who may work in nothing today only serves from the start, and who may work in something does not', () => {
+    const [one = 0, ...others] = ids;
+    const all = { ...pack, blocks: pack.blocks.map((block) => ({ ...block, mayNot: [one] })) };
+    expect(rosterOf(all)).toEqual({ working: others, serving: [one] });
+    const [first, ...later] = twice(all).blocks;
+    expect(rosterOf({ ...all, blocks: first ? [{ ...first, mayNot: [] }, ...later] : [] }).serving).toEqual([]);
+    expect(rosterOf(pack)).toEqual({ working: ids, serving: [] });
+  });
+
+  test('nobody is seated where the pack knows no block for as few', () => {
+    const careful = { ...pack, blocks: pack.blocks.map((block) => ({ ...block, mayNot: ids.slice(1) })) };
+    expect(seatingsFor(careful, { working: ids.slice(1), serving: [] })).toBeUndefined();
+    expect(seatingsFor(careful, { working: ids, serving: [] })?.get(pack.blocks[0]?.id ?? '')?.roster).toEqual({
+      working: ids.slice(0, 1),
+      serving: ids.slice(1),
+    });
   });
 
   test('who only serves today counts, and owes nothing', () => {

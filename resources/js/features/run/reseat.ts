@@ -15,7 +15,43 @@ type TableSegment = Table['segments'][number];
 /** Place → player. */
 type Names = Record<number, number>;
 
-export const tableFor = (pack: RunPack, roster: Roster): Table | undefined => pack.tables.find((table) => table.size === roster.working.length);
+const isWorked = (block: RunBlock) => block.kind === 'drill' || block.kind === 'game';
+
+/** As planned: who may work in nothing today only serves. */
+export function rosterOf(pack: RunPack): Roster {
+  const worked = pack.blocks.filter(isWorked);
+  const onlyServes = ({ id }: Player) => worked.length > 0 && worked.every((block) => block.mayNot.includes(id));
+  const ids = (some: Player[]) => some.map((one) => one.id);
+  return { working: ids(pack.players.filter((one) => !onlyServes(one))), serving: ids(pack.players.filter(onlyServes)) };
+}
+
+/** Who is there for a block: without those who may not work in it, or in a station of its round. */
+function rosterIn(pack: RunPack, block: RunBlock, roster: Roster): Roster {
+  const round = new Set([block.id, ...(block.round[0] ?? []).map((station) => station.blockId)]);
+  const mayNot = new Set(pack.blocks.filter((one) => round.has(one.id)).flatMap((one) => one.mayNot));
+  return {
+    working: roster.working.filter((id) => !mayNot.has(id)),
+    serving: [...roster.serving, ...roster.working.filter((id) => mayNot.has(id))],
+  };
+}
+
+/** How a block is done by as many as are there for it. */
+interface Seating {
+  table: Table;
+  roster: Roster;
+}
+
+/** Block id → how it is done; undefined where the pack does not know it for as many. */
+export function seatingsFor(pack: RunPack, roster: Roster): Map<string, Seating> | undefined {
+  const seatings = new Map<string, Seating>();
+  for (const block of pack.blocks) {
+    const here = rosterIn(pack, block, roster);
+    const table = pack.tables.find(({ size }) => size === here.working.length);
+    if (!table) return undefined;
+    seatings.set(block.id, { table, roster: here });
+  }
+  return seatings;
+}
 
 /**
  * The run with others than were planned: what has been done stands, the stretch that goes on keeps its time, and from here on names
@@ -25,12 +61,14 @@ export const tableFor = (pack: RunPack, roster: Roster): Table | undefined => pa
  * @param times how often this was done before, to tell the new stretches from the old ones
  */
 export function reseated(pack: RunPack, at: number, roster: Roster, times: number): RunPack | null {
-  const table = tableFor(pack, roster);
-  if (!table) return null;
+  const seatings = seatingsFor(pack, roster);
+  if (!seatings) return null;
   const everybody = [...pack.players, ...pack.others];
   const foot = (id: number) => everybody.find((one) => one.id === id)?.strongFoot ?? 'both';
-  const names = namesByBlock(pack, table, roster);
-  const filled = table.segments.map((segment) => fill(segment, names[segment.blockId] ?? {}, roster, foot, times));
+  const names = namesByBlock(pack, seatings);
+  const filled = [...seatings].flatMap(([id, { table, roster: here }]) =>
+    table.segments.filter((segment) => segment.blockId === id).map((segment) => fill(segment, names[id] ?? {}, here, foot, times)),
+  );
   const here = pack.segments[at];
   const before = pack.segments.slice(0, here ? at : pack.segments.length);
   const hereAt = here ? matching(filled, here) : undefined;
@@ -44,7 +82,7 @@ export function reseated(pack: RunPack, at: number, roster: Roster, times: numbe
     ...pack,
     players: inOrder(everybody, new Set([...pack.players.map((one) => one.id), ...roster.working, ...roster.serving])),
     others: everybody.filter((one) => !pack.players.includes(one) && !roster.working.includes(one.id) && !roster.serving.includes(one.id)),
-    blocks: pack.blocks.map((block, i) => (i < blockAt ? block : together(block, table, names[block.id] ?? {}))),
+    blocks: pack.blocks.map((block, i) => (i < blockAt ? block : together(block, seatings.get(block.id), names[block.id] ?? {}))),
     segments: goesOn ? [...before, goesOn, ...rest] : before,
   };
 }
@@ -58,11 +96,12 @@ const groupsOf = (block: Pick<RunBlock, 'groups' | 'round'> | undefined): number
   return (block?.groups ?? []).map((group) => [...group.workers, ...group.servers]);
 };
 
-function namesByBlock(pack: RunPack, table: Table, roster: Roster): Record<string, Names> {
-  const all = Array.from({ length: table.size }, (_, i) => i + 1);
+function namesByBlock(pack: RunPack, seatings: Map<string, Seating>): Record<string, Names> {
   const names: Record<string, Names> = {};
-  for (const block of table.blocks) {
-    if (names[block.id]) continue;
+  for (const [id, { table, roster }] of seatings) {
+    const block = table.blocks.find((one) => one.id === id);
+    if (names[id] || !block) continue;
+    const all = Array.from({ length: table.size }, (_, i) => i + 1);
     const places = groupsOf(block);
     const seated = new Set(places.flat());
     const alone = all.filter((place) => !seated.has(place));
@@ -76,14 +115,15 @@ function namesByBlock(pack: RunPack, table: Table, roster: Roster): Record<strin
 
 const named = (names: Names, places: number[]): number[] => places.flatMap((place) => names[place] ?? []);
 
-function together(block: RunBlock, table: Table, names: Names): RunBlock {
-  const now = table.blocks.find((one) => one.id === block.id);
-  if (!now) return block;
+function together(block: RunBlock, seating: Seating | undefined, names: Names): RunBlock {
+  const now = seating?.table.blocks.find((one) => one.id === block.id);
+  if (!seating || !now) return block;
+  const beside = isWorked(block) ? seating.roster.serving.map((playerId) => ({ playerId, kind: 'counts' as const })) : [];
   return {
     ...block,
     ...now,
     groups: now.groups.map((group) => ({ ...group, workers: named(names, group.workers), servers: named(names, group.servers) })),
-    duties: now.duties.map((duty) => ({ ...duty, playerId: names[duty.playerId] ?? duty.playerId })),
+    duties: [...now.duties.map((duty) => ({ ...duty, playerId: names[duty.playerId] ?? duty.playerId })), ...beside],
     round: now.round.map((turn) => turn.map((station) => ({ ...station, playerIds: named(names, station.playerIds) }))),
     ages: [],
   };

@@ -9,7 +9,7 @@ import { finishRun, keepRunState } from '../../shared/lib/outbox';
 import { callsMade, type CallLog } from './calling';
 import type { KeptState, Step } from './keptState';
 import { missedBlocks, seatedThen } from './missed';
-import { reseated, type Roster } from './reseat';
+import { reseated, rosterOf, type Roster } from './reseat';
 import { useBeat } from '../../shared/clock/signals';
 import { keeperAt, offsetOf, passed, settled, type Tick } from '../../shared/clock/timeKeeper';
 import { useNotes } from './useNotes';
@@ -79,11 +79,11 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keep({ calls: next }, offsetOf(time));
   };
   const reading = clockAt(pack.segments, presses, time.runMs);
-  const roster = seated?.roster ?? { working: firstPack.players.map((one) => one.id), serving: [] };
+  const roster = seated?.roster ?? rosterOf(firstPack);
   /** Others are there than before, some of them new; false where the pack has no table for so many. */
   const seatAnew = (next: Roster, guests: Player[] = []): boolean => {
     const times = (seated?.times ?? 0) + 1;
-    const came = [...new Set([...(seated?.came ?? roster.working), ...next.working, ...next.serving])];
+    const came = [...new Set([...(seated?.came ?? [...roster.working, ...roster.serving]), ...next.working, ...next.serving])];
     const now = reseated({ ...pack, others: [...pack.others, ...guests] }, reading.index, next, times);
     if (!now) return false;
     const here = pack.segments[reading.index];

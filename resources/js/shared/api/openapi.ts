@@ -2871,6 +2871,7 @@ export interface components {
             easier: string | null;
             harder: string | null;
             oneMoreBall: string | null;
+            mayNot: number[];
             calls: components["schemas"]["Call"][];
             /** @enum {string|null} */
             callKind: "colour" | "number" | "side" | "name" | "movement" | null;

@@ -448,6 +448,8 @@ const runBlock = z.extend(together, {
   easier: z._default(z.nullable(z.string()), null),
   harder: z._default(z.nullable(z.string()), null),
   oneMoreBall: z._default(z.nullable(z.string()), null),
+  /** Who may not work in it today. */
+  mayNot: z._default(z.array(z.number()), []),
   /** Of the reaction game, by seconds of the block's work. */
   calls: z._default(
     z.array(
