@@ -70,16 +70,17 @@ final class RunTest extends FeatureTestCase
         }
         $club->leave();
         $ids = array_map(fn ($player): int => $player->id, $this->players);
+        $few = ['kind' => 'reps', 'reps' => 2, 'sets' => 1, 'restSeconds' => 20, 'sides' => 'both'];
         $plan = $this->plan([
             $this->drillBlock('sole-taps'),
-            $this->drillBlock('head-soft-ball'),
+            $this->drillBlock('head-soft-ball', ['dose' => $few]),
             ['id' => 'w', 'kind' => 'water', 'title' => 'Water', 'minutes' => 2],
             ['id' => 'g', 'kind' => 'game', 'title' => 'Game', 'minutes' => 10],
         ], ['may' => [
             ['playerId' => $ids[0], 'may' => 'serves-only'],
             ['playerId' => $ids[1], 'may' => 'no-heading'],
         ]]);
-        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->json('id');
+        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->assertCreated()->json('id');
         $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
 
         self::assertSame(
