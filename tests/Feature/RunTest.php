@@ -80,7 +80,10 @@ final class RunTest extends FeatureTestCase
             ['playerId' => $ids[0], 'may' => 'serves-only'],
             ['playerId' => $ids[1], 'may' => 'no-heading'],
         ]]);
-        $sessionId = (int) $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)->assertCreated()->json('id');
+        $sessionId = (int) $this->actingAs($this->coach)
+            ->postJson("/api/v1/squads/{$this->squad->id}/sessions", $plan)
+            ->assertCreated()
+            ->json('id');
         $pack = $this->getJson("/api/v1/sessions/{$sessionId}/run")->assertOk()->json();
 
         self::assertSame(
