@@ -12,7 +12,8 @@ test('a week for everybody, practised at home, comes back and counts once the co
   await page.getByRole('link', { name: 'At home' }).click();
   await expect(page.getByText('4 players of 14 with a week, 4 with an open page.')).toBeVisible();
   // The home practiser, seen at a glance; a digit too many is asked about.
-  await expect(page.getByRole('img', { name: /^Sunniva: 11 days in four weeks, 17 that hang together$/ })).toBeVisible();
+  // Eleven, or ten where midnight has passed since the demo was made.
+  await expect(page.getByRole('img', { name: /^Sunniva: 1[01] days in four weeks, 17 that hang together$/ })).toBeVisible();
   const waiting = page.getByRole('region', { name: 'From home' });
   await expect(waiting.getByText('900, and the best so far is 13.')).toBeVisible();
   await expectAccessible(page);

@@ -34,7 +34,9 @@ export function SheetsPage() {
     <div className="home-sheets">
       <div className="head no-print">
         <h1>{only === null ? 'Sheets for home' : shown[0] ? `${shown[0].name}’s sheet` : 'No sheet'}</h1>
-        <p className="quiet">One page each: the week as it was kept. Numbers come back by the code, or typed in from the sheet.</p>
+        <p className="quiet">
+          A page each, overleaf too where the week is long: the week as it was kept. Numbers come back by the code, or typed in from the sheet.
+        </p>
         <div className="acts">
           <Link className="button text" to={only === null ? '/squad/home' : `/player/${only}/home`}>
             Back
@@ -140,7 +142,6 @@ function PaperItem({ item, number, drill, days, isKnown }: PaperItemProps) {
   const wording = useFootWording();
   return (
     <li className="home-item">
-      {drill && !isKnown && drill.drawing.kind !== 'on-the-spot' ? <PlanThumb drawing={drill.drawing} /> : <span />}
       <div className="tight">
         <p>
           <strong>
@@ -162,15 +163,16 @@ function PaperItem({ item, number, drill, days, isKnown }: PaperItemProps) {
 
 function Told({ drill, name }: { drill: HomeDrill; name: string }) {
   const steps = [drill.easier && `Too hard: ${drill.easier}.`, drill.harder && `Too easy: ${drill.harder}.`].filter(Boolean).join(' ');
+  const hasGround = drill.drawing.kind !== 'on-the-spot';
   return (
-    <>
+    <div className="told">
+      {hasGround && <PlanThumb drawing={drill.drawing} />}
       {drill.contacts.length > 0 && <StitchLine contacts={drill.contacts.slice(0, 12)} label={`${name}, touch by touch`} scale={0.6} />}
-      <p className="quiet">{[drill.points[0], drill.countsOnlyIf].filter(Boolean).join(' ')}</p>
-      {drill.card && <p className="quiet">Whoever serves: {drill.card.give}</p>}
-      {steps && <p className="quiet">{steps}</p>}
-    </>
+      <p className="quiet">{[drill.points[0], drill.countsOnlyIf, drill.card && `Whoever serves: ${drill.card.give}`, steps].filter(Boolean).join(' ')}</p>
+    </div>
   );
 }
+
 function labelOf({ line, item, target }: HomeAsk): string {
   const what = [item, line.side === 'both' ? '' : sideWords(line.side)].filter(Boolean).join(', ') || line.unit;
   return target ? `${what}, beat ${mark(target.value, line.step)}` : what;
