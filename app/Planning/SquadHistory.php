@@ -22,6 +22,9 @@ final class SquadHistory
 {
     public const KEEP_SECONDS = 3600;
 
+    /** Of what is kept one by one; of what was not asked for this time, the last that were. */
+    private const MOST_KEPT = 400;
+
     /**
      * @template T
      *
@@ -32,6 +35,32 @@ final class SquadHistory
     {
         // Nothing has happened yet, or the squad was just made: as good as never kept.
         return $squad->past_key === '' ? $make() : Cache::remember("past.{$squad->past_key}.{$what}", self::KEEP_SECONDS, $make);
+    }
+
+    /**
+     * The same one by one: what is not kept yet is made in one go.
+     *
+     * @template T
+     *
+     * @param  list<string>  $keys
+     * @param  Closure(list<string>): array<string, T>  $make  each of these
+     * @return array<string, T>
+     */
+    public function rememberEach(Squad $squad, string $what, array $keys, Closure $make): array
+    {
+        $place = "past.{$squad->past_key}.{$what}";
+        /** @var array<string, T> $kept */
+        $kept = $squad->past_key === '' ? [] : Cache::get($place, []);
+        $missing = array_values(array_filter($keys, static fn (string $key): bool => ! array_key_exists($key, $kept)));
+        if ($missing === []) {
+            return array_intersect_key($kept, array_flip($keys));
+        }
+        $asked = $make($missing) + array_intersect_key($kept, array_flip($keys));
+        if ($squad->past_key !== '') {
+            Cache::put($place, array_slice($asked + $kept, 0, max(count($asked), self::MOST_KEPT), true), self::KEEP_SECONDS);
+        }
+
+        return $asked;
     }
 
     /**

@@ -26,22 +26,25 @@ final class OwnNumbersQuery
 
     /**
      * @param  list<Block>  $blocks
-     * @param  list<mixed>  $tasks  what makes the blocks' tasks, version and dose of each: the same tasks are looked up once
      * @return array<int, array<string, OwnNumbers>> player id → slug → numbers
      */
-    public function of(Squad $squad, array $blocks, array $tasks): array
+    public function of(Squad $squad, array $blocks): array
     {
-        $what = 'own.'.hash('xxh128', $squad->ballSize().serialize($tasks));
-        $kept = $this->history->remember($squad, $what, function () use ($squad, $blocks): array {
-            $lines = self::lines($blocks, $squad->ballSize());
-
-            return $lines === [] ? [] : $this->read($squad, $lines);
-        });
-
-        return array_map(
-            fn (array $bySlug): array => array_map(fn (array $numbers): OwnNumbers => OwnNumbers::of(...$numbers), $bySlug),
-            $kept,
+        $lines = self::lines($blocks, $squad->ballSize());
+        $sums = $this->history->rememberEach(
+            $squad,
+            'own',
+            array_keys($lines),
+            fn (array $keys): array => $this->sums($squad, array_intersect_key($lines, array_flip($keys))),
         );
+        $of = [];
+        foreach ($lines as $key => ['slug' => $slug, 'kind' => $kind, 'scale' => $scale]) {
+            foreach ($sums[$key] as $player => [$times, $total]) {
+                $of[$player][$slug] = ($of[$player][$slug] ?? OwnNumbers::none())->and($kind, $scale, $times, $total);
+            }
+        }
+
+        return $of;
     }
 
     /**
@@ -78,24 +81,16 @@ final class OwnNumbersQuery
 
     /**
      * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
-     * @return array<int, array<string, array{int, int, float, int}>> plain, so that it can be kept
+     * @return array<string, array<int, array{int, float}>> line → player → how many tries or days, and what they add up to
      */
-    private function read(Squad $squad, array $lines): array
+    private function sums(Squad $squad, array $lines): array
     {
-        $of = [];
+        $sums = array_map(static fn (): array => [], $lines);
         foreach ($this->rows($squad, $lines) as $row) {
-            ['slug' => $slug, 'kind' => $kind, 'scale' => $scale] = $lines[(string) $row->line_key];
-            $before = $of[(int) $row->player_id][$slug] ?? OwnNumbers::none();
-            $of[(int) $row->player_id][$slug] = $before->and($kind, $scale, (int) $row->times, (float) $row->total);
+            $sums[(string) $row->line_key][(int) $row->player_id] = [(int) $row->times, (float) $row->total];
         }
 
-        return array_map(
-            fn (array $bySlug): array => array_map(
-                fn (OwnNumbers $own): array => [$own->made, $own->missed, $own->seconds, $own->days],
-                $bySlug,
-            ),
-            $of,
-        );
+        return $sums;
     }
 
     /**

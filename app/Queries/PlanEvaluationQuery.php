@@ -84,7 +84,6 @@ final class PlanEvaluationQuery
 
     /**
      * @param  list<Block>  $blocks  whose drills the players' own numbers are looked up for
-     * @param  list<mixed>|null  $tasks  what makes the blocks' tasks, where they are not those of the draft
      *
      * @throws \FleetSparrow\Core\Exception\CoreException
      */
@@ -94,15 +93,10 @@ final class PlanEvaluationQuery
         array $blocks,
         CalendarDate $day,
         ?int $coachId,
-        ?array $tasks = null,
         Memo $memo = new Memo,
     ): PlanContext {
         $basis = $this->bases->of($squad, $day, $coachId);
-        $numbers = $this->numbers->of(
-            $squad,
-            $blocks,
-            $tasks ?? array_map(fn (array $block): array => [$block['drillVersionId'] ?? null, $block['dose'] ?? null], $draft->blocks),
-        );
+        $numbers = $this->numbers->of($squad, $blocks);
         $players = [];
         foreach (array_intersect_key($basis->strongFeet, array_flip($draft->comingPlayerIds)) as $id => $foot) {
             $players[] = new PlanPlayer($id, $foot, $draft->availability($id), $numbers[$id] ?? [], $basis->ages[$id] ?? null);

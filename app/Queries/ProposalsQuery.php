@@ -68,7 +68,6 @@ final class ProposalsQuery
             array_values(array_filter($asBlocks)),
             $day,
             $coachId,
-            array_values($versions->modelKeys()),
             $memo,
         );
         $answer = $this->workedOut->with(

@@ -116,7 +116,7 @@ final class BlockEvaluator
             grownUps: $cast->grownUps(),
             ages: $ages,
             counts: $drill->rule?->kind,
-            mayCount: ! $isAll ? [] : DoseMeasures::of($dose),
+            mayCount: ! $isAll ? [] : DoseMeasures::of($dose, $memo),
         );
 
         return ! $isAll ? $evaluation : $evaluation->warned(...$this->warnings($block, $cast, $evaluation, $ground, $players));
@@ -164,7 +164,10 @@ final class BlockEvaluator
     /** Everything that who waits in a block, and what would help, depends on. */
     private function question(Block $block, Cast $cast, Standing $ground, ?int $fit): string
     {
-        $times = new OwnTimes($cast->dose, $cast->limitSeconds, $this->context->memo);
+        $context = $this->context;
+        $times = new OwnTimes($cast->dose, $cast->limitSeconds, $context->memo);
+        // The same for all blocks of a plan.
+        $given = $context->memo->of('rules and kit', static fn (): string => serialize([$context->rules, $context->kit]));
 
         return hash('xxh128', serialize([
             $cast->drill->slug,
@@ -174,7 +177,7 @@ final class BlockEvaluator
             array_map($times->question(...), $cast->paces),
             array_map(static fn (SeatedCrew $at): array => [$at->crew, $at->players], $cast->places),
             array_map(static fn (PlanPlayer $one): string => $one->today->value, $cast->players),
-            [$this->context->helpers, $fit, $this->context->kit, $this->context->rules, $this->context->isLaidBefore],
+            [$context->helpers, $fit, $given, $context->isLaidBefore],
             $ground->described(),
         ]));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Evaluation;
 
+use Closure;
 use FleetSparrow\Core\Advice\Cut;
 use FleetSparrow\Core\Advice\CutKind;
 use FleetSparrow\Core\Plan\Block;
@@ -44,10 +45,10 @@ final class Cuts
      */
     public function of(array $blocks, array $evaluations, Quantiles $overrun, float $slotSeconds, float $endSeconds): CutAnswer
     {
-        $then = $session = TriedSession::of(RoundEvaluator::rounds($blocks), $evaluations, $this->evaluator);
-        $ends = static fn (TriedSession $one): float => SessionPlays::of($one->evaluations(), $overrun)->at(0.8);
+        $session = TriedSession::of(RoundEvaluator::rounds($blocks), $evaluations, $this->evaluator);
         $questions = $session->questions();
-        [$cuts, $next, $over, $freed] = [[], [], $endSeconds - $slotSeconds, 0.0];
+        $ends = $this->ends($session, $questions, $overrun);
+        [$cuts, $made, $over, $freed] = [[], [], $endSeconds - $slotSeconds, 0.0];
         $nearly = self::NEARLY * $over;
         // A kind comes before the next one whatever it frees, so what cannot be shown any more is not worked out.
         foreach (CutKind::cases() as $kind) {
@@ -57,17 +58,39 @@ final class Cuts
                     break 2;
                 }
                 $cuts[] = $cut;
-                $next[] = [$cut->blockId, $kind];
+                $made[] = [$cut->blockId, $kind];
                 $freed += $cut->freedSeconds;
                 // Played out only once what it frees on average might be enough.
                 if ($over > 0.0 && $freed >= $nearly) {
-                    [$then, $next] = [$then->without($next), []];
-                    $over = $ends($then) - $slotSeconds;
+                    $over = $ends($made) - $slotSeconds;
                 }
             }
         }
 
-        return new CutAnswer($cuts, $over <= 0.0 ? 0.0 : max(0.0, $ends($then->without($next)) - $slotSeconds));
+        return new CutAnswer($cuts, $over <= 0.0 ? 0.0 : max(0.0, $ends($made) - $slotSeconds));
+    }
+
+    /**
+     * When eight in ten end after so many cuts, asked with more of them each time. It depends on nothing but all the blocks' questions
+     * and the cuts, and is kept; only what is not kept is worked out, from the last that was.
+     *
+     * @param  array<string, string>  $questions  block → everything that the loss of it depends on
+     * @return Closure(list<array{string, CutKind}>): float
+     */
+    private function ends(TriedSession $session, array $questions, Quantiles $overrun): Closure
+    {
+        $then = $session;
+        $done = 0;
+
+        return function (array $made) use (&$then, &$done, $questions, $overrun): float {
+            $play = static function () use (&$then, &$done, $made, $overrun): Quantiles {
+                [$then, $done] = [$then->without(array_slice($made, $done)), count($made)];
+
+                return Quantiles::fixed(SessionPlays::of($then->evaluations(), $overrun)->at(0.8));
+            };
+
+            return $this->memo->kept('ends '.hash('xxh128', serialize([$questions, $made])), $play, Quantiles::class)->mean();
+        };
     }
 
     /**

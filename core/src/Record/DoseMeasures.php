@@ -6,12 +6,21 @@ namespace FleetSparrow\Core\Record;
 
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Dose\TriesDose;
+use FleetSparrow\Core\Shared\Memo;
 
 /** Which measures a dose can give: a count needs a clock, a time needs work that is done, a best run needs a run. */
 final class DoseMeasures
 {
     /** @return list<MarkKind> the usual first */
-    public static function of(Dose $dose): array
+    public static function of(Dose $dose, Memo $memo = new Memo): array
+    {
+        $until = $dose instanceof TriesDose && $dose->untilHit ? 'until a hit' : '';
+
+        return $memo->of("measures {$dose->kind()} {$until}", static fn (): array => self::all($dose));
+    }
+
+    /** @return list<MarkKind> */
+    private static function all(Dose $dose): array
     {
         [$usual, $others] = [[], []];
         foreach (MarkKind::cases() as $kind) {

@@ -15,6 +15,9 @@ final class SessionPlays
 {
     private const COUNT = 1024;
 
+    /** Plays to a slice of equal chance, as a power of two. */
+    private const TO_A_SLICE = 2;
+
     private const ORDERS = [
         1, 182667, 469891, 498753, 110745, 446247, 250185, 118627, 245333, 283199, 408519, 391023, 246327, 126539, 399185, 461527,
         300343, 69681, 516695, 436179, 106383, 238523, 413283, 70841, 47719, 300129, 113029, 123925, 410745, 211325, 17489, 511893,
@@ -36,7 +39,7 @@ final class SessionPlays
         $overruns = $overrun->thinned()->values;
         $times = [];
         foreach ($open as $i => $seconds) {
-            $times[] = $clocked + $seconds * $overruns[intdiv($i * Quantiles::COUNT, self::COUNT)];
+            $times[] = $clocked + $seconds * $overruns[$i >> self::TO_A_SLICE];
         }
 
         return Quantiles::of($times);
@@ -49,7 +52,7 @@ final class SessionPlays
     private static function add(array &$sums, array $values, int $order): void
     {
         foreach ($sums as $i => $sum) {
-            $sums[$i] = $sum + $values[intdiv($i * $order % self::COUNT * Quantiles::COUNT, self::COUNT)];
+            $sums[$i] = $sum + $values[$i * $order % self::COUNT >> self::TO_A_SLICE];
         }
     }
 }

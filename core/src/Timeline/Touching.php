@@ -16,6 +16,7 @@ use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
+use WeakMap;
 
 /** What players touch, spell by spell: a fold over who works when. Session, block and ribbon are sums of the same. */
 final class Touching
@@ -25,6 +26,9 @@ final class Touching
 
     /** @var array<string, string> name and strong foot → side */
     private array $sides = [];
+
+    /** @var WeakMap<Spell, list<array{int|null, string|null, array<int, float>}>> asked by whoever adds up and by the ribbon */
+    private readonly WeakMap $done;
 
     /**
      * @param  float|null  $limitSeconds  when a go is stopped
@@ -39,6 +43,7 @@ final class Touching
         private readonly array $paces,
         private readonly Memo $memo,
     ) {
+        $this->done = new WeakMap;
     }
 
     /**
@@ -90,7 +95,9 @@ final class Touching
     /** @return list<array{int|null, string|null, array<int, float>}> item of a circuit, what is shouted, and player → reps */
     private function done(Spell $spell): array
     {
-        return $this->dose instanceof CircuitDose ? $this->round($this->dose, $spell) : [[null, $spell->side, $this->reps($spell)]];
+        return $this->done[$spell] ??= $this->dose instanceof CircuitDose
+            ? $this->round($this->dose, $spell)
+            : [[null, $spell->side, $this->reps($spell)]];
     }
 
     /**
