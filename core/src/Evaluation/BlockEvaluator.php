@@ -78,7 +78,8 @@ final class BlockEvaluator
             'write' => Writing::extraSeconds($cast->spells, $owed, $rules->writeSeconds),
         ];
         $touching = new Touching($drill, $dose, $cast->limitSeconds, $cast->players, $cast->paces, $memo);
-        [$isSheet, $isAll] = [$this->detail !== Detail::Times, $this->detail === Detail::All];
+        $isAll = $this->detail === Detail::All;
+        $isSheet = $isAll || $this->detail === Detail::Sheet;
         $owes = array_merge([], ...$owed);
         $ages = ! $isAll ? [] : self::ages($cast, $owes !== []);
         $segments = ! $isSheet ? [] : BlockSheet::of($block->id, $cast, $touching, $parts, $plain, $owed);
@@ -87,7 +88,7 @@ final class BlockEvaluator
             judged: self::judged($parts, $rules, $memo),
             work: $cast->work,
             partSeconds: $parts,
-            touches: $touching->of($cast->spells),
+            touches: $this->detail === Detail::Waits ? [] : $touching->of($cast->spells),
             atWork: Roster::of($cast->spells, array_keys($cast->players)),
             stations: $stations,
             turns: $cast->turns(),
@@ -140,7 +141,7 @@ final class BlockEvaluator
         $fit = $this->context->area?->stations($layout->footprint());
         $tried = function (Block $changed, int $helpers) use ($ground, $players): BlockEvaluation {
             $context = $helpers > 0 ? $this->context->withHelpers($this->context->helpers + $helpers) : $this->context;
-            $evaluator = new self($context, new GroupDraw($context->past, $context->helpers, $context->kit), Detail::Times);
+            $evaluator = new self($context, GroupDraw::at($context), Detail::Waits);
 
             return $evaluator->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players);
         };

@@ -7,6 +7,8 @@ namespace FleetSparrow\Core\Evaluation;
 /** How much of a block is worked out. */
 enum Detail
 {
+    /** Times only: for trying what would make a wait shorter. */
+    case Waits;
     /** Times and touches only: for trying many variants. */
     case Times;
     /** With the stretches, who is together and who has which duty: what a run needs. */

@@ -40,7 +40,7 @@ final class PlanEvaluator
         if (count($blocks) > self::MOST_BLOCKS) {
             throw InvalidPlan::tooManyBlocks(30);
         }
-        $draw = new GroupDraw($context->past, $context->helpers, $context->kit);
+        $draw = GroupDraw::at($context);
         $rounds = RoundEvaluator::rounds($blocks);
         $laid = new LaidOut;
         $evaluations = (new RoundEvaluator($context, $draw, $laid))->all($rounds);

@@ -8,6 +8,7 @@ use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Plan\SeasonPast;
 use FleetSparrow\Core\Rotation\Duties;
@@ -33,15 +34,27 @@ final class GroupDraw
     /** @var array<int, int> */
     private array $serverTurns;
 
-    /** @param  int<0, max>  $helpers  grown-ups beside the coach */
+    /**
+     * @param  int<0, max>  $helpers  grown-ups beside the coach
+     * @param  Meetings|null  $meetings  to which those of this session are added; null for the season's
+     */
     public function __construct(
         private readonly SeasonPast $past,
         private readonly int $helpers,
         private readonly KitOwned $kit = new KitOwned,
+        ?Meetings $meetings = null,
     ) {
-        $this->meetings = $past->meetings();
+        $this->meetings = $meetings ?? $past->meetings();
         $this->keeperTurns = $past->keeperTurns;
         $this->serverTurns = $past->serverTurns;
+    }
+
+    /** As a session begins; the season's meetings are added up once for all who try something in the same plan. */
+    public static function at(PlanContext $context): self
+    {
+        $meetings = $context->memo->of('meetings of the season', $context->past->meetings(...));
+
+        return new self($context->past, $context->helpers, $context->kit, clone $meetings);
     }
 
     /** @param  non-empty-list<PlanPlayer>  $players */
