@@ -30,7 +30,7 @@ final class DrillShelf
             ->whereKey($versionIds)
             ->orderBy('drill_versions.id')
             ->toBase()
-            ->get(['drill_versions.id', 'content_hash', 'own_drill_id', 'own_drills.squad_id', 'is_shared']);
+            ->get(['drill_versions.id', 'content_hash', 'content', 'own_drill_id', 'own_drills.squad_id', 'is_shared']);
         $isPlain = static fn (stdClass $one): bool => $one->own_drill_id === null
             || $one->squad_id === $squad->id
             || (bool) $one->is_shared;
@@ -43,8 +43,7 @@ final class DrillShelf
         $drills = Cache::remember(
             'drills.'.hash('xxh128', $versions->implode('content_hash', ' ')),
             self::KEEP_SECONDS,
-            fn (): array => DrillVersion::query()->whereKey($versions->pluck('id'))->orderBy('id')->toBase()->pluck('content')
-                ->map(self::built(...))->all(),
+            fn (): array => $versions->pluck('content')->map(self::built(...))->all(),
         );
 
         return array_combine(array_map(intval(...), $versions->pluck('id')->all()), $drills);

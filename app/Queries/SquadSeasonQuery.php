@@ -77,7 +77,7 @@ final class SquadSeasonQuery
                 session: (int) $row->training_session_id,
                 on: CalendarDate::fromIso((string) $row->on_day),
                 family: (string) $row->family,
-                ballMinutes: (float) $row->seconds / 60.0 / $players,
+                workMinutes: (float) $row->seconds / 60.0 / $players,
                 touches: (new FootTouches(
                     (float) $row->feet_left,
                     (float) $row->feet_right,

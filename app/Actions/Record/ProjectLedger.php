@@ -21,6 +21,7 @@ use FleetSparrow\Core\Season\DrillTouches;
 use FleetSparrow\Core\Shared\CalendarDate;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Database\Eloquent\Builder;
@@ -66,7 +67,7 @@ final class ProjectLedger
                     'player' => $player,
                     'drill' => $drill->slug,
                     'family' => $drill->family->value,
-                    'seconds' => ($before['seconds'] ?? 0.0) + ($block->times[$player]->ballSeconds ?? 0.0),
+                    'seconds' => ($before['seconds'] ?? 0.0) + ($block->times[$player] ?? new PlayerTime)->workSeconds(),
                     'touches' => $before === null ? $touches : $before['touches']->plus($touches),
                 ];
             }
@@ -82,7 +83,7 @@ final class ProjectLedger
             'player' => $player->id,
             'drill' => $item->drill->slug,
             'family' => $item->drill->family->value,
-            'seconds' => $worked->times[$player->id]->ballSeconds ?? 0.0,
+            'seconds' => ($worked->times[$player->id] ?? new PlayerTime)->workSeconds(),
             'touches' => DrillTouches::of($item->block(), $player->strong_foot, $worked->touches[$player->id]),
         ]]);
     }

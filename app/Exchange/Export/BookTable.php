@@ -115,7 +115,7 @@ final class BookTable
 
     private static function isLongWait(BlockEvaluation $worked, int $players): bool
     {
-        $active = array_map(static fn (PlayerTime $time): float => $time->ballSeconds + $time->servingSeconds, $worked->times);
+        $active = array_map(static fn (PlayerTime $time): float => $time->workSeconds() + $time->servingSeconds, $worked->times);
         $wait = $worked->longestWaitSeconds();
 
         return $players > 1 && $wait > self::LONG_WAIT_SECONDS && $wait > self::MOST_WAIT_A_WORK * max(0.0, ...array_values($active));

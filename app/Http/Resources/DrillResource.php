@@ -15,9 +15,7 @@ use FleetSparrow\Core\Drill\Part;
 use FleetSparrow\Core\Layout\DimensionLine;
 use FleetSparrow\Core\Layout\Equipment;
 use FleetSparrow\Core\Layout\Kind\CommonBox;
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Label;
-use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Layout\Marker;
 use FleetSparrow\Core\Layout\PathStitch;
 use FleetSparrow\Core\Layout\PathStitches;
@@ -249,13 +247,15 @@ final class DrillResource
                 PathStitches::along($path, $script->resolved(Foot::Right), $layout->timesAlongPath()),
             ),
             'runPath' => array_map(self::point(...), $layout->runPath()->points ?? []),
-            'balls' => array_values(array_unique(array_map(self::point(...), $layout->balls()), SORT_REGULAR)),
+            'balls' => $drill->usesBall
+                ? array_values(array_unique(array_map(self::point(...), $layout->balls()), SORT_REGULAR))
+                : [],
             'places' => array_map(fn (Place $place): array => self::point($place->at) + ['role' => $place->role->value], $layout->places()),
             'walls' => array_map(
                 fn (WallLine $wall): array => ['from' => self::point($wall->from), 'to' => self::point($wall->to)],
                 $layout->walls(),
             ),
-            'kit' => self::kit($layout),
+            'kit' => self::kit($drill),
             'dimensions' => array_map(
                 fn (DimensionLine $line): array => [
                     'from' => self::point($line->from),
@@ -269,8 +269,8 @@ final class DrillResource
                 ? null
                 : [
                     'seconds' => round($walk->seconds, 2),
-                    'ball' => array_map(self::walkPoint(...), $walk->ball),
-                    'worker' => array_map(self::walkPoint(...), $walk->worker),
+                    'ball' => $drill->usesBall ? array_map(self::walkPoint(...), $walk->ball) : [],
+                    'worker' => array_map(self::walkPoint(...), $drill->usesBall ? $walk->worker : $walk->ball),
                 ],
             'spaceText' => self::text(
                 round($footprint->widthWithClearanceMetres() * 10000 / $unit->tenthsOfMillimetre(), 1),
@@ -296,9 +296,9 @@ final class DrillResource
     }
 
     /** @return list<string> what one station needs, in words */
-    private static function kit(Layout $layout): array
+    private static function kit(Drill $drill): array
     {
-        $kit = Kit::of($layout, 1);
+        [$kit, $layout] = [$drill->kit(1), $drill->layout];
         $words = array_map(
             fn (string $colour, int $count): string => "{$count} {$colour} ".($count === 1 ? 'marker' : 'markers'),
             array_keys($kit->markersByColour),

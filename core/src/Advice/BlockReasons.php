@@ -40,6 +40,7 @@ final class BlockReasons
         array $ages,
     ): array {
         $how = [
+            ...($drill->usesBall ? [] : ['Footwork: no ball is used, so there is no time at the ball.']),
             $laying->sentence($rules->markerSeconds).($laying->seconds() > 0.0 ? $rules->setUp->sentence() : ''),
             $explained->sentence($rules).$rules->explain->sentence(),
         ];
@@ -51,16 +52,20 @@ final class BlockReasons
         $seconds = $largest === null
             ? $pace->secondsPerRep
             : $way->secondsPerRep($largest, $pace->secondsPerRep, $dose->clockedSetSeconds());
-        $how[] = $largest === null || $seconds === $pace->secondsPerRep
-            ? self::rep($pace, $own)
-            : sprintf(
-                '%d together with %d %s: each has %.1f turns a minute, one every %.0f s on average.',
-                $largest->people(),
-                $way->balls($largest),
-                $way->balls($largest) === 1 ? 'ball' : 'balls',
-                60.0 / $seconds,
-                $seconds,
-            );
+        // What a whole round of a circuit takes says nothing of a rep.
+        $isCircuit = $dose->kind() === 'circuit';
+        if (! $isCircuit) {
+            $how[] = $largest === null || $seconds === $pace->secondsPerRep
+                ? self::rep($pace, $own, $drill->usesBall)
+                : sprintf(
+                    '%d together with %d %s: each has %.1f turns a minute, one every %.0f s on average.',
+                    $largest->people(),
+                    $way->balls($largest),
+                    $way->balls($largest) === 1 ? 'ball' : 'balls',
+                    60.0 / $seconds,
+                    $seconds,
+                );
+        }
         if ($limitSeconds !== null) {
             $how[] = sprintf(
                 'A go that lasts is stopped after %d:%02d: what was reached then is written.',
@@ -80,7 +85,7 @@ final class BlockReasons
         if ($dose->kind() === 'race') {
             $how[] = 'Each go ends with its slowest worker.';
         }
-        if ($dose->kind() === 'circuit') {
+        if ($isCircuit) {
             $how[] = 'Items follow each other without stopping: the sum of their times and of the rests between.';
         }
 
@@ -91,10 +96,10 @@ final class BlockReasons
         return $how;
     }
 
-    private static function rep(Pace $pace, OwnPaces $own): string
+    private static function rep(Pace $pace, OwnPaces $own, bool $usesBall): string
     {
         if ($own->withSeconds === 0) {
-            return sprintf('A rep is %.1f s, so touches are estimated, not counted.', $pace->secondsPerRep);
+            return sprintf('A rep is %.1f s', $pace->secondsPerRep).($usesBall ? ', so touches are estimated, not counted.' : '.');
         }
         $seconds = array_map(static fn (Pace $one): float => $one->secondsPerRep, $own->byPlayer);
 

@@ -40,7 +40,7 @@ final class BlockWarnings
             ...self::nobodyWorks($stationing),
             ...self::served($drill, $stationing, $context),
             ...self::queue($way, $places, $drill, $stationing),
-            ...self::shortOfKit($drill, $evaluation->kit ?? Kit::of($drill->layout, $stationing->inUse()), $context->kit),
+            ...self::shortOfKit($drill, $evaluation->kit ?? $drill->kit($stationing->inUse()), $context->kit),
             ...self::shortOfRoom($stationing->inUse(), $fit, $context->area),
         ];
     }
@@ -113,7 +113,7 @@ final class BlockWarnings
     private static function shortOfKit(Drill $drill, Kit $needed, KitOwned $owned): array
     {
         $short = $owned->shortages($needed);
-        $enough = $short === [] ? 0 : $owned->stations(Kit::of($drill->layout, 1)) ?? 0;
+        $enough = $short === [] ? 0 : $owned->stations($drill->kit(1)) ?? 0;
 
         return array_map(
             static fn (string $short): Warning => new Warning($short, $enough > 0 ? Cure::stations($enough) : null, 'kit'),

@@ -184,7 +184,7 @@ final readonly class SecondCoach
             $isLive = $block->kind === BlockKind::Game || $block->drill?->demands->opposition === Opposition::Live;
             $seconds += $isLive
                 ? max(0.0, $this->worked[$i]->work->mean() + ($this->worked[$i]->partSeconds['other'] ?? 0.0) - $time->waitingSeconds)
-                : $time->ballSeconds + $time->servingSeconds;
+                : $time->workSeconds() + $time->servingSeconds;
         }
 
         return $seconds;
@@ -194,10 +194,13 @@ final readonly class SecondCoach
     {
         [, $worked] = $this->drills()[0];
         $idle = count(array_filter($worked->atWork, static fn (PlayerTime $time): bool => $time->ballSeconds < $time->waitingSeconds));
+        $hasBall = array_filter($worked->atWork, static fn (PlayerTime $time): bool => $time->ballSeconds > 0.0) !== [];
 
-        return $idle === 0 ? null : new Remark(
+        return $idle === 0 && $hasBall ? null : new Remark(
             RubricRule::BallFromTheStart,
-            sprintf('In the first drill %d wait longer than they have the ball.', $idle),
+            $hasBall
+                ? sprintf('In the first drill %d wait longer than they have the ball.', $idle)
+                : 'In the first drill there is no ball.',
             'Begin with a ball each.',
             $worked->blockId,
         );

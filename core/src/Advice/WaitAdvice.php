@@ -8,7 +8,6 @@ use Closure;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Exception\InvalidDose;
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Organisation\Stationing;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanContext;
@@ -46,17 +45,17 @@ final readonly class WaitAdvice
     /** @return list<Warning> */
     public function of(BlockEvaluation $evaluation): array
     {
-        [$longest, $ball] = [null, 0.0];
+        [$longest, $work] = [null, 0.0];
         foreach ($evaluation->times as $time) {
             $longest = $longest === null || $time->longestWaitSeconds > $longest->longestWaitSeconds ? $time : $longest;
-            $ball = max($ball, $time->ballSeconds);
+            $work = max($work, $time->workSeconds());
         }
-        if ($longest === null || $ball <= 0.0) {
+        if ($longest === null || $work <= 0.0) {
             return [];
         }
         $isLong = $longest->longestWaitSeconds > self::LONGEST_WAIT_SECONDS;
         // Under a minute in all is nothing to speak of.
-        $isMuch = $longest->waitingSeconds > max(self::LONGEST_WAIT_SECONDS, $longest->ballSeconds + $longest->servingSeconds);
+        $isMuch = $longest->waitingSeconds > max(self::LONGEST_WAIT_SECONDS, $longest->workSeconds() + $longest->servingSeconds);
         if (! $isLong && ! $isMuch) {
             return [];
         }
@@ -64,10 +63,10 @@ final readonly class WaitAdvice
         $sentence = $isLaying && $isLong
             ? sprintf('Laying out takes %s, and everybody waits.', self::clock($longest->longestWaitSeconds))
             : sprintf(
-                'Somebody waits %s in all, %s at a time, and has the ball for %s.',
+                'Somebody waits %s in all, %s at a time, and '.($this->drill->usesBall ? 'has the ball for' : 'works for').' %s.',
                 self::clock($longest->waitingSeconds),
                 self::clock($longest->longestWaitSeconds),
-                self::clock($longest->ballSeconds),
+                self::clock($longest->workSeconds()),
             );
         $cure = $this->context->memo->kept(
             'cure '.($this->question)().' '.(int) $isLong.(int) $isLaying,
@@ -134,7 +133,7 @@ final readonly class WaitAdvice
                 Stationing::needsAnother($this->drill) ? $this->drill->organisation->playersPerStation() : 1,
             ),
             $this->fit ?? PHP_INT_MAX,
-            $this->context->kit->withoutGoals()->stations(Kit::of($this->drill->layout, 1)) ?? PHP_INT_MAX,
+            $this->context->kit->withoutGoals()->stations($this->drill->kit(1)) ?? PHP_INT_MAX,
         ));
 
         // One more place helps only where somebody comes to be with fewer.

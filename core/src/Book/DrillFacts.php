@@ -8,7 +8,6 @@ use FleetSparrow\Core\Dose\Alone;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Part;
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Script;
@@ -59,7 +58,7 @@ final readonly class DrillFacts
         }
         $footprint = $drill->layout->footprint();
         $room = 2 * $footprint->clearanceMillimetres;
-        $kit = Kit::of($drill->layout, 1);
+        $kit = $drill->kit(1);
 
         return new self(
             slug: $drill->slug,

@@ -8,7 +8,6 @@ use FleetSparrow\Core\Caution\HeadersPlanned;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Pattern;
 use FleetSparrow\Core\Drill\Service;
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Positions;
 use FleetSparrow\Core\Plan\KitOwned;
 use FleetSparrow\Core\Plan\PlanContext;
@@ -40,7 +39,7 @@ final readonly class HardLimits
         $context = $this->request->context;
         $fit = $context->area?->stations($drill->layout->footprint()) ?? $needed;
 
-        return max(0, min($needed, $fit, self::kit($context)->stations(Kit::of($drill->layout, 1)) ?? $needed));
+        return max(0, min($needed, $fit, self::kit($context)->stations($drill->kit(1)) ?? $needed));
     }
 
     private function notForThem(Drill $drill): ?string
@@ -111,7 +110,7 @@ final readonly class HardLimits
         if ($this->stations($drill, 1) > 0) {
             return null;
         }
-        $short = self::kit($this->request->context)->shortages(Kit::of($drill->layout, 1));
+        $short = self::kit($this->request->context)->shortages($drill->kit(1));
 
         return $short === [] ? "{$drill->name} does not fit into the room there is." : "{$drill->name}: {$short[0]}";
     }

@@ -58,14 +58,19 @@ final readonly class OptionFigures implements Keepable
             ballSeconds: array_sum(array_map(static fn (PlayerTime $time): float => $time->ballSeconds, $worked->times)) / $count,
             waitingSeconds: array_sum(array_map(static fn (PlayerTime $time): float => $time->waitingSeconds, $worked->times)) / $count,
             mostWaiting: self::mostWaiting($worked),
-            isBallForAll: array_filter(
-                $worked->atWork,
-                static fn (PlayerTime $time): bool => $time->ballSeconds < $time->waitingSeconds,
-            ) === [],
+            isBallForAll: self::isBallForAll($worked),
             headers: max([0.0, ...HeadingTime::of([$worked])->headers]),
             weakerShare: self::weakerShareOf($worked, $players),
             layout: $worked->layout === $own ? null : $worked->layout,
         );
+    }
+
+    private static function isBallForAll(BlockEvaluation $worked): bool
+    {
+        $with = array_filter($worked->atWork, static fn (PlayerTime $time): bool => $time->ballSeconds > 0.0);
+        $idle = array_filter($worked->atWork, static fn (PlayerTime $time): bool => $time->ballSeconds < $time->waitingSeconds);
+
+        return $with !== [] && $idle === [];
     }
 
     private static function mostWaiting(BlockEvaluation $worked): float
@@ -73,7 +78,7 @@ final readonly class OptionFigures implements Keepable
         $most = 0.0;
         foreach ($worked->atWork as $time) {
             $waiting = $time->waitingSeconds;
-            $most = $waiting <= self::SHORT_WAIT_SECONDS ? $most : max($most, $waiting - $time->ballSeconds - $time->servingSeconds);
+            $most = $waiting <= self::SHORT_WAIT_SECONDS ? $most : max($most, $waiting - $time->workSeconds() - $time->servingSeconds);
         }
 
         return $most;

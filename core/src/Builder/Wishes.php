@@ -6,7 +6,6 @@ namespace FleetSparrow\Core\Builder;
 
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
-use FleetSparrow\Core\Layout\Kit;
 
 /** Locks, bans and ready-made wishes sorted out: what may stand where, and what of it cannot be granted. */
 final class Wishes
@@ -236,7 +235,7 @@ final class Wishes
             return $this->book === [] ? 'Nothing else can be done either.' : "{$this->book[0]->name} would work.";
         }
         $alike = array_values(
-            array_filter($near, static fn (Drill $drill): bool => Kit::of($drill->layout, 1)->equals(Kit::of($wanted->layout, 1))),
+            array_filter($near, static fn (Drill $drill): bool => $drill->kit(1)->equals($wanted->kit(1))),
         );
 
         return ($alike[0] ?? $near[0])->name.' would work.';

@@ -12,6 +12,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Layout\Kind\CommonBox;
 use FleetSparrow\Core\Layout\Kind\OnTheSpot;
+use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Layout\Layout;
 use FleetSparrow\Core\Record\CountUnit;
 use FleetSparrow\Core\Record\ScoringRule;
@@ -24,6 +25,9 @@ use FleetSparrow\Core\Touch\Tally;
 final readonly class Drill
 {
     public Script $script;
+
+    /** Whether there is a ball in it: footwork has none. */
+    public bool $usesBall;
 
     /**
      * @param  float  $secondsPerRep  one rep at a steady tempo
@@ -51,6 +55,20 @@ final readonly class Drill
         public ?Layout $formerLayout = null,
     ) {
         $this->script = $composition->script;
+        $this->usesBall = Tally::of($composition->script)->contacts() > 0.0;
+    }
+
+    /**
+     * What its stations need.
+     *
+     * @param  int  $inPlay  balls that are worked with at once, where the layout alone does not say
+     * @param  Layout|null  $laid  as it is laid for those who come; null for the drill's own
+     */
+    public function kit(int $stations, int $inPlay = 0, ?Layout $laid = null): Kit
+    {
+        $kit = Kit::of($laid ?? $this->layout, $stations, $inPlay);
+
+        return $this->usesBall ? $kit : $kit->withoutBalls();
     }
 
     /** Of what is counted: a dose of 100 touches is done touch by touch. */

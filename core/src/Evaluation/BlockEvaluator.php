@@ -13,7 +13,6 @@ use FleetSparrow\Core\Clock\LaidWhen;
 use FleetSparrow\Core\Dose\Dose;
 use FleetSparrow\Core\Drill\AgeDose;
 use FleetSparrow\Core\Drill\Drill;
-use FleetSparrow\Core\Layout\Kit;
 use FleetSparrow\Core\Organisation\GroupDraw;
 use FleetSparrow\Core\Organisation\SeatedCrew;
 use FleetSparrow\Core\Plan\Block;
@@ -113,7 +112,7 @@ final class BlockEvaluator
             groups: $cast->isWithoutGroups() ? [] : $cast->stationing->places(),
             duties: ! $isSheet ? [] : $cast->duties,
             layout: $layout,
-            kit: ! $isAll ? null : Kit::of($layout, $stations, $cast->balls()),
+            kit: ! $isAll ? null : $drill->kit($stations, $cast->balls(), $layout),
             grownUps: $cast->grownUps(),
             ages: $ages,
             counts: $drill->rule?->kind,

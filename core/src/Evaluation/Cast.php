@@ -54,7 +54,9 @@ final readonly class Cast
 
     public function balls(): int
     {
-        return array_sum(array_map(fn (SeatedCrew $at): int => $this->way->balls($at->crew), $this->places));
+        return $this->drill->usesBall
+            ? array_sum(array_map(fn (SeatedCrew $at): int => $this->way->balls($at->crew), $this->places))
+            : 0;
     }
 
     public function mostAtAPlace(): int

@@ -10,6 +10,7 @@ use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\DutyKind;
+use FleetSparrow\Core\Organisation\Go;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\GroupDraw;
@@ -24,6 +25,7 @@ use FleetSparrow\Core\Plan\OwnPaces;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Statistics\Quantiles;
+use FleetSparrow\Core\Timeline\CircuitShift;
 use FleetSparrow\Core\Timeline\CircuitSpells;
 use FleetSparrow\Core\Timeline\CircuitTimes;
 use FleetSparrow\Core\Timeline\GoLimit;
@@ -68,7 +70,7 @@ final readonly class Casting
             own: $own,
             paces: $paces,
             limitSeconds: $limit,
-            spells: $spells,
+            spells: $drill->usesBall ? $spells : array_map(static fn (Spell $spell): Spell => $spell->withoutBall(), $spells),
             work: $work,
         );
     }
@@ -161,27 +163,49 @@ final readonly class Casting
      */
     private function circuit(Drill $drill, CircuitDose $dose, WorkingWay $way, array $places, array $standing): array
     {
-        [$shifts, $serving] = [[], []];
-        foreach ($places as $seated) {
-            foreach ($way->goes($seated->crew, new GoPattern(['both'], 1, 0.0, 1.0)) as $go) {
-                foreach ($go->seats as $slot => $seat) {
-                    if ($seat->role === Role::Works) {
-                        $shifts[$go->shift][] = $seated->players[$slot];
-                    } elseif ($seat->role->isService()) {
-                        $serving[$go->shift][] = $seated->players[$slot];
-                    }
-                }
-            }
+        $goes = array_map(
+            static fn (SeatedCrew $seated): array => $way->goes($seated->crew, new GoPattern(['both'], 1, 0.0, 1.0)),
+            $places,
+        );
+        $shifts = [];
+        for ($shift = 0; $shift < max([0, ...array_map(count(...), $goes)]); $shift++) {
+            $shifts[] = self::shift($shift, $places, $goes);
         }
-        ksort($shifts);
-        $shifts = array_values($shifts);
         $times = new CircuitTimes($dose, $this->memo);
 
         return $shifts === []
             ? [[], Quantiles::fixed(0.0)]
             : [
-                CircuitSpells::of($dose, $times, $shifts, $serving, $standing, $drill->rule !== null),
-                WorkTime::ofCircuit($times, $shifts),
+                CircuitSpells::of($dose, $times, $shifts, $standing, $drill->rule !== null),
+                WorkTime::ofCircuit($times, array_map(static fn (CircuitShift $one): int => count($one->workers), $shifts)),
             ];
+    }
+
+    /**
+     * Where there are fewer turns than elsewhere they begin again; who is alone there waits.
+     *
+     * @param  list<SeatedCrew>  $places
+     * @param  list<list<Go>>  $goes  place → turns
+     */
+    private static function shift(int $shift, array $places, array $goes): CircuitShift
+    {
+        [$workers, $serving, $again] = [[], [], []];
+        foreach ($places as $i => $seated) {
+            $isExtra = $shift >= count($goes[$i]);
+            if ($isExtra && $seated->crew->people() === 1) {
+                continue;
+            }
+            foreach ($goes[$i][$shift % count($goes[$i])]->seats as $slot => $seat) {
+                $player = $seated->players[$slot];
+                match (true) {
+                    $seat->role === Role::Works && $isExtra => $again[] = $player,
+                    $seat->role === Role::Works => $workers[] = $player,
+                    $seat->role->isService() => $serving[] = $player,
+                    default => null,
+                };
+            }
+        }
+
+        return new CircuitShift($workers, $serving, $again);
     }
 }

@@ -83,6 +83,7 @@ final class Cuts
         $done = 0;
 
         return function (array $made) use (&$then, &$done, $questions, $overrun): float {
+            /** @var list<array{string, CutKind}> $made */
             $play = static function () use (&$then, &$done, $made, $overrun): Quantiles {
                 [$then, $done] = [$then->without(array_slice($made, $done)), count($made)];
 

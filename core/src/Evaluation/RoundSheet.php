@@ -81,9 +81,10 @@ final class RoundSheet
         $share = static fn (float $part): float => $seconds <= 0.0 ? 0.0 : min(1.0, $part / $seconds);
 
         return new Seat(
-            $time->ballSeconds > 0.0 ? Role::Works : Role::Serves,
+            $time->workSeconds() > 0.0 ? Role::Works : Role::Serves,
             ball: $share($time->ballSeconds),
             wait: $share($time->waitingSeconds),
+            footwork: $share($time->footworkSeconds),
         );
     }
 }

@@ -29,6 +29,11 @@ final readonly class Kit
         return new self($markers, ($balls > 0 ? [Equipment::Ball->value => $balls] : []) + $equipment);
     }
 
+    public function withoutBalls(): self
+    {
+        return new self($this->markersByColour, array_diff_key($this->equipment, [Equipment::Ball->value => 0]));
+    }
+
     /** Both on the ground at once. */
     public function plus(self $other): self
     {

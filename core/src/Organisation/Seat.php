@@ -19,6 +19,7 @@ final readonly class Seat
     /**
      * @param  int  $slot  from 0: who of that place
      * @param  float  $gapSeconds  from one own turn to the next on average, where turns are shared; 0 elsewhere
+     * @param  float  $footwork  share of the spell at work where there is no ball
      * @param  bool  $isExtra  begins again while others still have goes: these touches count, no number is owed
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class Seat
         public float $wait = 0.0,
         public float $gapSeconds = 0.0,
         public bool $isExtra = false,
+        public float $footwork = 0.0,
     ) {
         $this->waiting = $role->isIdle() ? 1.0 : $wait;
         $this->serving = $role->isService() ? 1.0 - $wait : 0.0;
@@ -37,6 +39,19 @@ final readonly class Seat
     public function at(int $slot): self
     {
         return new self($this->role, $slot, $this->ball, $this->wait, $this->gapSeconds, $this->isExtra);
+    }
+
+    /** The same at work where there is no ball. */
+    public function withoutBall(): self
+    {
+        return new self(
+            role: $this->role,
+            slot: $this->slot,
+            wait: $this->wait,
+            gapSeconds: $this->gapSeconds,
+            isExtra: $this->isExtra,
+            footwork: $this->ball,
+        );
     }
 
     public function again(): self

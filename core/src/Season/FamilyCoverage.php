@@ -94,7 +94,7 @@ final readonly class FamilyCoverage
         foreach ($played as $one) {
             $week = SeasonWeek::number($from, $one->on, $firstDay) ?? 1;
             $weeks[$week] = [
-                'minutes' => ($weeks[$week]['minutes'] ?? 0.0) + $one->ballMinutes,
+                'minutes' => ($weeks[$week]['minutes'] ?? 0.0) + $one->workMinutes,
                 'touches' => ($weeks[$week]['touches'] ?? new FootTouches)->plus($one->touches),
             ];
             $all = $all->plus($one->touches);

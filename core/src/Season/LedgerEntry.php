@@ -15,7 +15,7 @@ final readonly class LedgerEntry
         public CalendarDate $on,
         public string $drill,
         public string $family,
-        public float $ballSeconds,
+        public float $workSeconds,
         public Tally $estimated,
         public Tally $counted,
     ) {

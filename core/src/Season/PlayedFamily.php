@@ -19,7 +19,7 @@ final readonly class PlayedFamily
         public int $session,
         public CalendarDate $on,
         public string $family,
-        public float $ballMinutes,
+        public float $workMinutes,
         public FootTouches $touches,
         public float $weaker,
         public float $footed,

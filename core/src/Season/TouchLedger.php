@@ -48,9 +48,15 @@ final readonly class TouchLedger
         return $last;
     }
 
+    /** Of what was done with a ball: footwork has no touch. */
     public function ballMinutes(): float
     {
-        return array_sum(array_map(static fn (LedgerEntry $one): float => $one->ballSeconds, $this->entries)) / 60.0;
+        $seconds = 0.0;
+        foreach ($this->entries as $one) {
+            $seconds += $one->estimated->contacts() + $one->counted->contacts() > 0.0 ? $one->workSeconds : 0.0;
+        }
+
+        return $seconds / 60.0;
     }
 
     /**

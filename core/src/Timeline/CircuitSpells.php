@@ -18,8 +18,7 @@ use FleetSparrow\Core\Record\OwedSets;
 final class CircuitSpells
 {
     /**
-     * @param  non-empty-list<non-empty-list<int>>  $shifts  players who go round at a time
-     * @param  array<int, list<int>>  $serving  shift → players who serve them
+     * @param  non-empty-list<CircuitShift>  $shifts
      * @param  list<int>  $standing  players without a place, who count
      * @return list<Spell>
      */
@@ -27,16 +26,15 @@ final class CircuitSpells
         CircuitDose $dose,
         CircuitTimes $times,
         array $shifts,
-        array $serving,
         array $standing,
         bool $isCounted,
     ): array {
         $spells = [];
-        $all = array_merge(...$shifts);
-        foreach ($shifts as $shift => $players) {
+        $all = array_merge(...array_map(static fn (CircuitShift $one): array => [...$one->workers, ...$one->serving], $shifts));
+        foreach ($shifts as $shift => $now) {
+            $players = $now->workers;
             $seats = static fn (Role $role, float $share = 1.0): array => array_fill_keys($standing, new Seat(Role::Counts))
-                + array_fill_keys($players, $role === Role::Works ? new Seat($role, ball: $share, wait: 1.0 - $share) : new Seat($role))
-                + array_fill_keys($role === Role::Works ? $serving[$shift] ?? [] : [], new Seat(Role::Serves))
+                + self::atWork($now, $role, $share)
                 + array_fill_keys($all, new Seat($role === Role::ChangesOver ? $role : Role::Waits));
             if ($shift > 0) {
                 $spells[] = new Spell(SegmentKind::Change, GoPattern::SWAP_SECONDS, true, $seats(Role::ChangesOver), shift: $shift + 1);
@@ -50,6 +48,19 @@ final class CircuitSpells
         }
 
         return $spells;
+    }
+
+    /** @return array<int, Seat> player → seat, of those who go round and of those who serve them */
+    private static function atWork(CircuitShift $now, Role $role, float $share): array
+    {
+        if ($role !== Role::Works) {
+            return array_fill_keys([...$now->workers, ...$now->again, ...$now->serving], new Seat($role));
+        }
+        $seat = new Seat($role, ball: $share, wait: 1.0 - $share);
+
+        return array_fill_keys($now->workers, $seat)
+            + array_fill_keys($now->again, $seat->again())
+            + array_fill_keys($now->serving, new Seat(Role::Serves));
     }
 
     /**

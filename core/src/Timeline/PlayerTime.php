@@ -8,12 +8,13 @@ namespace FleetSparrow\Core\Timeline;
 final readonly class PlayerTime
 {
     /**
-     * @param  float  $ballSeconds  at work, rests left out; in a line only the own turns
+     * @param  float  $ballSeconds  at work with a ball, rests left out; in a line only the own turns
      * @param  float  $servingSeconds  feeding or counting for others
      * @param  float  $waitingSeconds  neither
      * @param  float  $longestWaitSeconds  the longest stretch of it
      * @param  float  $leads  seconds of waiting it begins with
      * @param  float  $trails  seconds of waiting it ends with
+     * @param  float  $footworkSeconds  at work where there is no ball
      */
     public function __construct(
         public float $ballSeconds = 0.0,
@@ -22,7 +23,14 @@ final readonly class PlayerTime
         public float $longestWaitSeconds = 0.0,
         public float $leads = 0.0,
         public float $trails = 0.0,
+        public float $footworkSeconds = 0.0,
     ) {
+    }
+
+    /** At work, with a ball or without. */
+    public function workSeconds(): float
+    {
+        return $this->ballSeconds + $this->footworkSeconds;
     }
 
     /** Explained before it, so that a new wait begins; with laying out or moving on before that, and writing down after it. */
@@ -35,6 +43,7 @@ final readonly class PlayerTime
             longestWaitSeconds: max($before, $this->longestWaitSeconds, $this->trails + $after),
             leads: $before,
             trails: $this->trails + $after,
+            footworkSeconds: $this->footworkSeconds,
         );
     }
 
@@ -48,6 +57,7 @@ final readonly class PlayerTime
             longestWaitSeconds: max($this->longestWaitSeconds, $this->trails + $seconds),
             leads: $this->leads,
             trails: $this->trails + $seconds,
+            footworkSeconds: $this->footworkSeconds,
         );
     }
 
@@ -61,6 +71,7 @@ final readonly class PlayerTime
             longestWaitSeconds: $this->longestWaitSeconds * min(1.0, $share),
             leads: $this->leads * min(1.0, $share),
             trails: $this->trails * min(1.0, $share),
+            footworkSeconds: $this->footworkSeconds * $share,
         );
     }
 
@@ -74,6 +85,7 @@ final readonly class PlayerTime
             longestWaitSeconds: max($this->longestWaitSeconds, $other->longestWaitSeconds, $this->trails + $other->leads),
             leads: $this->leads,
             trails: $other->trails,
+            footworkSeconds: $this->footworkSeconds + $other->footworkSeconds,
         );
     }
 }

@@ -25,7 +25,7 @@ final class Roster
     /** @param  list<Spell>  $spells */
     private static function one(array $spells, int $player): PlayerTime
     {
-        [$ball, $serving, $waiting, $longest, $stretch, $leads] = [0.0, 0.0, 0.0, 0.0, 0.0, null];
+        [$ball, $footwork, $serving, $waiting, $longest, $stretch, $leads] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0, null];
         foreach ($spells as $spell) {
             $seat = $spell->seats[$player] ?? null;
             if ($seat === null) {
@@ -33,6 +33,7 @@ final class Roster
             }
             $waits = $spell->seconds * $seat->waiting;
             $ball += $spell->seconds * $seat->ball;
+            $footwork += $spell->seconds * $seat->footwork;
             $serving += $spell->seconds * $seat->serving;
             $waiting += $waits;
             // Where turns are shared nobody waits longer at a time than from one own turn to the next.
@@ -43,6 +44,14 @@ final class Roster
             $longest = max($longest, $stretch);
         }
 
-        return new PlayerTime($ball, $serving, $waiting, $longest, leads: $leads ?? $stretch, trails: $stretch);
+        return new PlayerTime(
+            ballSeconds: $ball,
+            servingSeconds: $serving,
+            waitingSeconds: $waiting,
+            longestWaitSeconds: $longest,
+            leads: $leads ?? $stretch,
+            trails: $stretch,
+            footworkSeconds: $footwork,
+        );
     }
 }

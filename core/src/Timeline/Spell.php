@@ -32,17 +32,32 @@ final readonly class Spell
     ) {
     }
 
+    /** The same where there is no ball. */
+    public function withoutBall(): self
+    {
+        return $this->with(seats: array_map(static fn (Seat $seat): Seat => $seat->withoutBall(), $this->seats), owed: $this->owed);
+    }
+
     /** @param  list<int>  $players */
     public function owing(array $players): self
+    {
+        return $this->with(seats: $this->seats, owed: $players);
+    }
+
+    /**
+     * @param  array<int, Seat>  $seats
+     * @param  list<int>  $owed
+     */
+    private function with(array $seats, array $owed): self
     {
         return new self(
             kind: $this->kind,
             seconds: $this->seconds,
             endsByClock: $this->endsByClock,
-            seats: $this->seats,
+            seats: $seats,
             side: $this->side,
             set: $this->set,
-            owed: $players,
+            owed: $owed,
             item: $this->item,
             shift: $this->shift,
         );

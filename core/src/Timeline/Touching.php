@@ -107,12 +107,15 @@ final class Touching
      */
     private function round(CircuitDose $dose, Spell $spell): array
     {
-        $workers = array_keys(array_filter($spell->seats, static fn (Seat $seat): bool => $seat->role->isActive()));
+        $active = array_filter($spell->seats, static fn (Seat $seat): bool => $seat->role->isActive());
+        $workers = array_keys($active);
+        // Who begins again holds nobody up.
+        $turns = max(1, count(array_filter($active, static fn (Seat $seat): bool => ! $seat->isExtra)));
         $times = new CircuitTimes($dose, $this->memo);
         $done = [];
         foreach ($spell->item === null ? $dose->items : [$spell->item => $dose->items[$spell->item]] as $i => $item) {
             $sides = SideNames::of($item->dose);
-            $reps = $times->reps($item, count($workers)) / count($sides);
+            $reps = $times->reps($item, $turns) / count($sides);
             foreach ($spell->item === null ? $sides : [$spell->side] as $side) {
                 $done[] = [$i, $side, array_fill_keys($workers, $reps)];
             }

@@ -72,14 +72,14 @@ final class WorkTime
     /**
      * Of a circuit, shift after shift.
      *
-     * @param  non-empty-list<non-empty-list<int>>  $shifts  players who go round at a time
+     * @param  non-empty-list<int>  $players  how many go round at a time
      */
-    public static function ofCircuit(CircuitTimes $times, array $shifts): Quantiles
+    public static function ofCircuit(CircuitTimes $times, array $players): Quantiles
     {
         return array_reduce(
-            $shifts,
-            static fn (Quantiles $sum, array $players): Quantiles => $sum->plus($times->whole(count($players))),
-            Quantiles::fixed((count($shifts) - 1) * GoPattern::SWAP_SECONDS),
+            $players,
+            static fn (Quantiles $sum, int $count): Quantiles => $sum->plus($times->whole($count)),
+            Quantiles::fixed((count($players) - 1) * GoPattern::SWAP_SECONDS),
         );
     }
 

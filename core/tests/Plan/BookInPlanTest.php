@@ -10,15 +10,19 @@ use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Dose\DoseKinds;
 use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Drill;
+use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
+use FleetSparrow\Core\Organisation\Seat;
+use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\Owed;
+use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
 use FleetSparrow\Core\Touch\Tally;
@@ -100,6 +104,56 @@ final class BookInPlanTest extends TestCase
             });
     }
 
+    public function test_everybody_has_a_seat_all_the_time_and_no_more_balls_are_had_than_there_are(): void
+    {
+        $this->limitTo(200)
+            ->forAll(Generators::choose(0, count(self::$book) - 1), Generators::choose(1, 20), Generators::choose(0, 3))
+            ->then(function (int $i, int $players, int $serving): void {
+                $drill = self::$book[$i];
+                $of = [[$drill, $drill->dose?->fields() ?? self::DOSES[0] + ['sides' => 'each']]];
+                $block = self::evaluate($of, $players, $serving)->blocks[0];
+                $balls = $block->kit->equipment['ball'] ?? 0;
+                foreach ($block->segments as $segment) {
+                    self::assertCount($players, $segment->seats, $segment->id);
+                    $had = array_sum(array_map(static fn (Seat $seat): float => $seat->ball, $segment->seats));
+                    self::assertLessThanOrEqual($balls + 1e-9, $had, "{$drill->slug} {$segment->id}");
+                }
+                foreach ($block->atWork as $id => $time) {
+                    self::assertSame($id > $serving, $time->workSeconds() > 0.0, "{$drill->slug} {$id}");
+                    self::assertSame($time->ballSeconds > 0.0, $block->touches[$id]->contacts() > 0.0, "{$drill->slug} {$id}");
+                }
+            });
+    }
+
+    /** Four in pairs and one with the helper; or two workers whom two serve all the time, and a pair: by hand from the drill's 585 s. */
+    public function test_in_a_circuit_who_has_fewer_turns_begins_again_and_who_is_alone_waits(): void
+    {
+        $drill = array_values(array_filter(self::$book, static fn (Drill $one): bool => $one->slug === 'one-marker-one-server'))[0];
+        $of = [[$drill, ['kind' => 'circuit', 'rounds' => 1, 'restSeconds' => 0]]];
+        $times = static fn (int $players, int $serving, int $helpers): array => array_map(
+            static fn (PlayerTime $time): array => [$time->ballSeconds, $time->servingSeconds, $time->waitingSeconds],
+            self::evaluate($of, $players, $serving, $helpers)->blocks[0]->atWork,
+        );
+        $alone = [450.0, 0.0, 588.0];
+        self::assertEquals([1 => $alone] + array_fill(2, 4, [450.0, 450.0, 3.0]), $times(5, 0, 1));
+        self::assertEquals(
+            [1 => [0.0, 900.0, 3.0], 2 => [0.0, 900.0, 3.0], 3 => [900.0, 0.0, 3.0], 4 => $alone],
+            array_slice($times(7, 2, 0), 0, 4, true),
+        );
+    }
+
+    public function test_footwork_is_work_without_a_ball(): void
+    {
+        $without = array_filter(self::$book, static fn (Drill $drill): bool => ! $drill->usesBall);
+        self::assertSame([Family::Footwork], array_values(array_unique(array_column($without, 'family'), SORT_REGULAR)));
+        foreach ($without as $drill) {
+            $block = self::evaluate([[$drill, self::DOSES[0] + ['sides' => 'both']]], 3)->blocks[0];
+            self::assertArrayNotHasKey('ball', $block->kit->equipment ?? [], $drill->slug);
+            self::assertSame(60.0, $block->atWork[1]->workSeconds(), $drill->slug);
+            self::assertStringStartsWith('Footwork: no ball', $block->how[0]);
+        }
+    }
+
     public function test_the_clock_of_a_plan_is_the_clock_of_its_blocks_and_the_finish_lies_in_order(): void
     {
         $this->limitTo(60)
@@ -132,7 +186,7 @@ final class BookInPlanTest extends TestCase
     }
 
     /** @param  list<array{Drill, array<string, mixed>}>  $blocks drill and dose */
-    private static function evaluate(array $blocks, int $players): PlanEvaluation
+    private static function evaluate(array $blocks, int $players, int $serving = 0, int $helpers = 0): PlanEvaluation
     {
         return PlanEvaluator::evaluate(
             array_map(
@@ -148,11 +202,16 @@ final class BookInPlanTest extends TestCase
             ),
             PlanContext::of(
                 array_map(
-                    fn (int $i): PlanPlayer => new PlanPlayer($i, [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3]),
+                    fn (int $i): PlanPlayer => new PlanPlayer(
+                        $i,
+                        [StrongFoot::Right, StrongFoot::Left, StrongFoot::Both][$i % 3],
+                        $i <= $serving ? Availability::ServesOnly : Availability::Everything,
+                    ),
                     range(1, $players),
                 ),
                 [],
                 new ClockRules,
+                helpers: max(0, $helpers),
             ),
         );
     }

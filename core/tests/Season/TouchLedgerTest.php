@@ -152,6 +152,8 @@ final class TouchLedgerTest extends TestCase
         );
         $ledger = TouchLedger::of([
             $entry('2026-03-03', ['? in g none' => 50.0, 'R in g pass' => 10.0], []),
+            // Footwork without a ball.
+            $entry('2026-03-12', [], []),
             $entry('2026-03-12', ['- head a none' => 2.0], ['L sole g none' => 30.0, 'R sole g none' => 10.0]),
         ]);
 

@@ -11,10 +11,12 @@ use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\CircuitItem;
 use FleetSparrow\Core\Drill\CircuitPace;
 use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Tests\Drills;
+use FleetSparrow\Core\Timeline\CircuitShift;
 use FleetSparrow\Core\Timeline\CircuitSpells;
 use FleetSparrow\Core\Timeline\CircuitTimes;
 use FleetSparrow\Core\Timeline\Roster;
@@ -25,8 +27,8 @@ use FleetSparrow\Core\Touch\Script;
 use PHPUnit\Framework\TestCase;
 
 /**
- * A circuit written down stretch by stretch on paper: 30 s a foot, 10 s of rest, 40 s with the right foot; twice, with 25 s between; two
- * players go first, one after them, one serves whoever goes first, and one counts.
+ * A circuit written down stretch by stretch on paper: 30 s a foot, 10 s of rest, 40 s with the right foot; twice, with 25 s between; three
+ * players go first, one after them, for whom one of the three begins again; one serves whoever goes first, and one counts.
  */
 final class CircuitSpellsTest extends TestCase
 {
@@ -49,16 +51,24 @@ final class CircuitSpellsTest extends TestCase
         self::assertSame([Role::Rests, Role::Rests, Role::Waits, Role::Counts], $roles($spells[2]));
         self::assertSame([Role::ChangesOver, Role::ChangesOver, Role::ChangesOver, Role::Counts], $roles($spells[9]));
         self::assertSame([Role::Waits, Role::Waits, Role::Works, Role::Counts], $roles($spells[10]));
-        self::assertSame([Role::Serves, null], [$spells[0]->seats[8]->role, ($spells[10]->seats[8] ?? null)?->role]);
+        self::assertSame([Role::Serves, Role::Rests, Role::Waits], array_map(fn (int $i): Role => $spells[$i]->seats[8]->role, [0, 2, 10]));
+        self::assertEquals([new Seat(Role::Works, ball: 1.0), (new Seat(Role::Works, ball: 1.0))->again(), new Seat(Role::Rests)], [
+            $spells[0]->seats[4], $spells[10]->seats[4], $spells[12]->seats[4],
+        ]);
+        foreach ($spells as $spell) {
+            self::assertEqualsCanonicalizing([1, 2, 3, 4, 8, 9], array_keys($spell->seats));
+        }
         // One number each, after their last stretch.
         self::assertSame(
-            [8 => [1, 2], 18 => [3]],
+            [8 => [1, 2, 4], 18 => [3]],
             array_filter(array_map(fn (Spell $spell): array => $spell->owed, $spells)),
         );
         // Two rounds of 100 s; the own rests are nobody's waiting, the change and the others' circuit are: 3 + 2 × 110 + 25.
-        $times = Roster::of($spells, [1, 3]);
+        $times = Roster::of($spells, [1, 3, 4, 8]);
         self::assertSame([200.0, 248.0], [$times[1]->ballSeconds, $times[1]->waitingSeconds]);
         self::assertSame([200.0, 248.0], [$times[3]->ballSeconds, $times[3]->waitingSeconds]);
+        self::assertSame([400.0, 3.0], [$times[4]->ballSeconds, $times[4]->waitingSeconds]);
+        self::assertSame([200.0, 248.0], [$times[8]->servingSeconds, $times[8]->waitingSeconds]);
     }
 
     public function test_at_own_pace_a_round_is_one_stretch(): void
@@ -80,6 +90,7 @@ final class CircuitSpellsTest extends TestCase
             1 => new PlanPlayer(1, StrongFoot::Right),
             2 => new PlanPlayer(2, StrongFoot::Left),
             3 => new PlanPlayer(3, StrongFoot::Right),
+            4 => new PlanPlayer(4, StrongFoot::Right),
         ];
         foreach ([CircuitPace::Last, CircuitPace::Own] as $pace) {
             $dose = self::dose($pace);
@@ -87,7 +98,8 @@ final class CircuitSpellsTest extends TestCase
             $spells = self::spells($pace);
             foreach ($touching->of($spells) as $player => $tally) {
                 $feet = [$tally->contactsOf(FootMark::Left), $tally->contactsOf(FootMark::Right)];
-                self::assertEqualsWithDelta([30.0, 70.0], $feet, 1e-9, "player {$player}, {$pace->value}");
+                $circuits = $player === 4 ? 2.0 : 1.0;
+                self::assertEqualsWithDelta([30.0 * $circuits, 70.0 * $circuits], $feet, 1e-9, "player {$player}, {$pace->value}");
             }
             $work = array_values(array_filter($spells, fn (Spell $spell): bool => $spell->shift === 1));
             $of = array_map($touching->perWorker(...), $work);
@@ -100,7 +112,9 @@ final class CircuitSpellsTest extends TestCase
     {
         $dose = self::dose($pace);
 
-        return CircuitSpells::of($dose, new CircuitTimes($dose, new Memo), [[1, 2], [3]], [0 => [8]], [9], isCounted: true);
+        $shifts = [new CircuitShift([1, 2, 4], [8]), new CircuitShift([3], again: [4])];
+
+        return CircuitSpells::of($dose, new CircuitTimes($dose, new Memo), $shifts, [9], isCounted: true);
     }
 
     private static function dose(CircuitPace $pace): CircuitDose

@@ -87,7 +87,8 @@ export function dotsOf(drawing: Drawing | undefined, seats: Seat[], seconds: num
   return [
     ...atBall.map((seat, i) => {
       const walk = drawing?.walk;
-      const point = walk ? whereAt(walk.ball, (seconds + (i * walk.seconds) / atBall.length) % walk.seconds) : spread(spots[i] ?? centre, i, atBall.length);
+      const way = walk && walk.ball.length > 0 ? walk.ball : walk?.worker;
+      const point = walk && way ? whereAt(way, (seconds + (i * walk.seconds) / atBall.length) % walk.seconds) : spread(spots[i] ?? centre, i, atBall.length);
       return { playerId: seat.playerId, sign: signOf(seat), ...point };
     }),
     ...others.map((seat, i) => {

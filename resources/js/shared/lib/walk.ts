@@ -1,6 +1,6 @@
 import type { Drawing } from '../api/schemas';
 
-type Walk = NonNullable<Drawing['walk']>;
+export type Walk = NonNullable<Drawing['walk']>;
 
 /** Straight between the points the server timed: drawing, not reckoning. */
 export function whereAt(points: Walk['ball'], seconds: number): { xMetres: number; yMetres: number } {

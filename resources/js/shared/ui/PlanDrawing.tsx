@@ -13,7 +13,7 @@ interface PlanDrawingProps {
   /** Drawn into less room, so that its words stay legible where it is shown small. @default false */
   isSmall?: boolean;
   /** Where ball and worker are just now, in a drawing that moves. */
-  now?: { ball: PointInMetres; worker: PointInMetres | null } | undefined;
+  now?: { ball: PointInMetres | null; worker: PointInMetres | null } | undefined;
 }
 
 export function PlanDrawing({ drawing, title, isSmall = false, now }: PlanDrawingProps) {
@@ -126,7 +126,7 @@ export function PlanDrawing({ drawing, title, isSmall = false, now }: PlanDrawin
       {now?.worker && (
         <circle cx={x(now.worker.xMetres)} cy={y(now.worker.yMetres)} r="11" fill="none" stroke="var(--ink)" strokeWidth="2.5" data-walks="worker" />
       )}
-      {now && <circle cx={x(now.ball.xMetres)} cy={y(now.ball.yMetres)} r="6" fill="var(--ink)" stroke="var(--now)" strokeWidth="3" data-walks="ball" />}
+      {now?.ball && <circle cx={x(now.ball.xMetres)} cy={y(now.ball.yMetres)} r="6" fill="var(--ink)" stroke="var(--now)" strokeWidth="3" data-walks="ball" />}
     </svg>
   );
 }

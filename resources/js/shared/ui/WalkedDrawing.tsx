@@ -1,7 +1,7 @@
 import { Button } from './Button';
 import { useEffect, useState } from 'react';
 import type { Drawing } from '../api/schemas';
-import { whereAt } from '../lib/walk';
+import { whereAt, type Walk } from '../lib/walk';
 import { PlanDrawing } from './PlanDrawing';
 
 /** A layout that can be walked through at the drill's tempo. Nobody who asks for less motion sees it move: they step through it. */
@@ -27,7 +27,8 @@ export function WalkedDrawing({ drawing, title }: { drawing: Drawing; title: str
   if (!walk) return <PlanDrawing drawing={drawing} title={title} />;
   const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
   const step = () => setSeconds((at) => (at === null ? 0 : at + walk.seconds / 8 > walk.seconds ? null : at + walk.seconds / 8));
-  const now = seconds === null ? undefined : { ball: whereAt(walk.ball, seconds), worker: walk.worker.length > 0 ? whereAt(walk.worker, seconds) : null };
+  const at = (points: Walk['ball'], then: number) => (points.length > 0 ? whereAt(points, then) : null);
+  const now = seconds === null ? undefined : { ball: at(walk.ball, seconds), worker: at(walk.worker, seconds) };
   return (
     <>
       <PlanDrawing drawing={drawing} title={title} now={now} />
