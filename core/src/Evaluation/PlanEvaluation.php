@@ -53,23 +53,13 @@ final readonly class PlanEvaluation
             static fn (BlockEvaluation $one): BlockEvaluation => $one->without($missed[$one->blockId] ?? []),
             $this->blocks,
         );
-        [$touches, $times] = [[], []];
-        foreach (array_keys($this->touches) as $player) {
-            $touches[$player] = Tally::sum(array_filter(
-                array_map(static fn (BlockEvaluation $one): ?Tally => $one->touches[$player] ?? null, $blocks),
-            ));
-            $times[$player] = array_reduce(
-                $blocks,
-                static fn (PlayerTime $sum, BlockEvaluation $one): PlayerTime => $sum->plus($one->times[$player] ?? new PlayerTime),
-                new PlayerTime,
-            );
-        }
+        $totals = Totals::of(array_keys($this->touches), $blocks);
 
         return new self(
             blocks: $blocks,
             finish: $this->finish,
-            touches: $touches,
-            times: $times,
+            touches: $totals->touches,
+            times: $totals->times,
             kit: $this->kit,
             overrun: $this->overrun,
             cuts: $this->cuts,

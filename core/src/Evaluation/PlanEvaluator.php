@@ -16,12 +16,9 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Statistics\LogNormals;
-use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\HeadingTime;
 use FleetSparrow\Core\Timeline\KitList;
-use FleetSparrow\Core\Timeline\PlayerTime;
 use FleetSparrow\Core\Timeline\SessionPlays;
-use FleetSparrow\Core\Touch\Tally;
 
 /** Adds a running order up: judged parts share one overrun, the doses of the blocks do not. */
 final class PlanEvaluator
@@ -45,20 +42,16 @@ final class PlanEvaluator
         $laid = new LaidOut;
         $evaluations = (new RoundEvaluator($context, $draw, $laid))->all($rounds);
         $ids = array_map(static fn (PlanPlayer $player): int => $player->id, $context->players);
-        $times = array_fill_keys($ids, new PlayerTime);
         [$dry, $heading] = [0.0, HeadingTime::none()];
         $warned = [];
         foreach ($blocks as $i => $block) {
             $evaluation = $evaluations[$i];
-            foreach ($evaluation->times as $player => $time) {
-                $times[$player] = ($times[$player] ?? new PlayerTime)->plus($time);
-            }
             [$dry, $water] = WaterWarnings::of($block->kind, $evaluation, $dry, $context->weather->waterMinutes());
             $heading = $heading->with($evaluation);
             $warned[] = $evaluation->warned(...$water, ...HeadingWarnings::of($heading, $context));
         }
         $evaluations = $warned;
-        $touches = self::touches($ids, $evaluations);
+        $totals = Totals::of($ids, $evaluations);
         $overrun = LogNormals::of($context->memo, 1.0, $context->rules->sharedVariation);
         $finish = SessionPlays::of($evaluations, $overrun);
         $end = $finish->at(0.8);
@@ -70,8 +63,8 @@ final class PlanEvaluator
         return new PlanEvaluation(
             blocks: $evaluations,
             finish: $finish,
-            touches: $touches,
-            times: $times,
+            touches: $totals->touches,
+            times: $totals->times,
             kit: KitList::of(
                 array_map(
                     static fn (array $round): array => array_map(static fn (int $i): array => [$blocks[$i], $evaluations[$i]], $round),
@@ -81,33 +74,12 @@ final class PlanEvaluator
             ),
             overrun: $overrun,
             cuts: $cuts,
-            warnings: SessionWarnings::of($touches, $context),
+            warnings: SessionWarnings::of($totals->touches, $context),
             rating: $slotSeconds === null
                 ? null
-                : SecondCoach::looking($blocks, $evaluations, $times, $touches, $context)->rating($finish, $slotSeconds, $theme),
+                : SecondCoach::looking($blocks, $evaluations, $totals->times, $totals->touches, $context)
+                    ->rating($finish, $slotSeconds, $theme),
         );
-    }
-
-    /**
-     * Each player's touches of all blocks. Players who work alike share their tallies block by block, and so their sum.
-     *
-     * @param  non-empty-list<int>  $players
-     * @param  list<BlockEvaluation>  $evaluations
-     * @return array<int, Tally>
-     */
-    private static function touches(array $players, array $evaluations): array
-    {
-        [$seen, $touches] = [[], []];
-        foreach ($players as $player) {
-            $tallies = array_filter(
-                array_map(static fn (BlockEvaluation $evaluation): ?Tally => $evaluation->touches[$player] ?? null, $evaluations),
-            );
-            $alike = array_search($tallies, $seen, true);
-            $touches[$player] = $alike === false ? Tally::sum($tallies) : $touches[$alike];
-            $seen[$player] = $tallies;
-        }
-
-        return $touches;
     }
 
     /**
