@@ -7,6 +7,8 @@ namespace FleetSparrow\Core\Evaluation;
 use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\DutyKind;
+use FleetSparrow\Core\Organisation\Role;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
@@ -17,9 +19,10 @@ use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Statistics\Quantiles;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
-use FleetSparrow\Core\Timeline\PlayerTime;
+use FleetSparrow\Core\Timeline\Roster;
 use FleetSparrow\Core\Timeline\Segment;
 use FleetSparrow\Core\Timeline\SegmentKind;
+use FleetSparrow\Core\Timeline\Spell;
 use FleetSparrow\Core\Touch\Script;
 use FleetSparrow\Core\Touch\Tally;
 
@@ -37,39 +40,45 @@ final readonly class MinutesBlock
     {
         $seconds = $this->block->minutes * 60.0;
         $isGame = $this->block->kind === BlockKind::Game;
-        $plays = static fn (PlanPlayer $one): bool => $isGame && $one->today->mayPlay();
-        $playing = count(array_filter($this->context->players, $plays));
-        $ball = $seconds * (new Game)->fieldShare(new Crew(max(2, $playing)));
-        [$inPlay, $played] = [new PlayerTime($ball), Tally::of(Script::fromText('?.?'))->times($ball * Game::CONTACTS_A_SECOND)];
-        [$beside, $nothing] = [new PlayerTime(servingSeconds: $isGame ? $seconds : 0.0), Tally::zero()];
-        [$touches, $times, $duties] = [[], [], []];
+        $seats = [];
+        $playing = count(array_filter($this->context->players, static fn (PlanPlayer $one): bool => $one->today->mayPlay()));
+        $share = (new Game)->fieldShare(new Crew(max(2, $playing)));
         foreach ($this->context->players as $player) {
-            [$touches[$player->id], $times[$player->id]] = $plays($player) ? [$played, $inPlay] : [$nothing, $beside];
-            if ($isGame && ! $plays($player)) {
-                $duties[] = new Duty($player->id, DutyKind::Counts);
-            }
+            $seats[$player->id] = match (true) {
+                $this->block->kind === BlockKind::Water => new Seat(Role::Drinks),
+                ! $isGame => new Seat(Role::Listens),
+                $player->today->mayPlay() => new Seat(Role::Plays, ball: $share),
+                default => new Seat(Role::Counts),
+            };
         }
+        $kind = SegmentKind::ofBlock($this->block->kind);
+        $times = Roster::of([new Spell($kind, $seconds, false, $seats)], array_keys($seats));
+        $played = Tally::of(Script::fromText('?.?'))->times($seconds * $share * Game::CONTACTS_A_SECOND);
+        $nothing = Tally::zero();
 
         return new BlockEvaluation(
             blockId: $this->block->id,
             judged: LogNormals::of($this->context->memo, $seconds, $this->context->rules->partVariation),
             work: Quantiles::fixed(0.0),
             partSeconds: ['other' => $seconds],
-            touches: $touches,
+            touches: array_map(static fn (Seat $seat): Tally => $seat->role === Role::Plays ? $played : $nothing, $seats),
             atWork: $times,
             stations: 0,
             turns: 1,
             markers: 0,
             segments: [
-                new Segment("{$this->block->id}-1", $this->block->id, SegmentKind::ofBlock($this->block->kind), $seconds, false),
+                new Segment("{$this->block->id}-1", $this->block->id, $kind, $seconds, false, seats: $seats),
             ],
             how: [
                 sprintf('%g min as planned, give or take a quarter.', $this->block->minutes),
-                ...($playing > 0 && $isGame ? [self::shared($ball, max(2, $playing))] : []),
+                ...($playing > 0 && $isGame ? [self::shared($seconds * $share, max(2, $playing))] : []),
             ],
             warnings: $isGame ? self::warnings($playing) : [],
             laying: null,
-            duties: $duties,
+            duties: array_map(
+                static fn (int $player): Duty => new Duty($player, DutyKind::Counts),
+                array_keys(array_filter($seats, static fn (Seat $seat): bool => $seat->role === Role::Counts)),
+            ),
         );
     }
 

@@ -6,9 +6,11 @@ namespace FleetSparrow\Core\Evaluation;
 
 use FleetSparrow\Core\Advice\RoundWarnings;
 use FleetSparrow\Core\Organisation\GroupDraw;
+use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Station;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\PlanContext;
+use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\StationRound;
 use FleetSparrow\Core\Statistics\LogNormals;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
@@ -71,6 +73,7 @@ final class RoundOfStations
             'write' => $turn === $visits->stations() - 1 ? $this->writing($visits) : 0.0,
         ];
         $judged = [[$parts['changeOver'], $rules->changeOver->variation], [$parts['write'], $rules->partVariation]];
+        $everybody = array_map(static fn (PlanPlayer $one): int => $one->id, $this->context->players);
         $segments = [];
         foreach ($turn === 0 ? range(0, $visits->stations() - 1) : [] as $station) {
             $there = $visits->longest($station);
@@ -78,7 +81,7 @@ final class RoundOfStations
                 $parts[$part] += $there->partSeconds[$part] ?? 0.0;
                 $judged[] = [$there->partSeconds[$part] ?? 0.0, $calibration->variation];
             }
-            $segments = [...$segments, ...self::before($longest->blockId, $station, $there)];
+            $segments = [...$segments, ...self::before($longest->blockId, $station, $there, $everybody)];
         }
         // All is laid out before anything is explained.
         $isLaying = static fn (Segment $one): bool => $one->kind === SegmentKind::SetUp;
@@ -126,13 +129,21 @@ final class RoundOfStations
         return $left;
     }
 
-    /** @return list<Segment> laying out and explaining a station, under its own name */
-    private static function before(string $blockId, int $station, BlockEvaluation $there): array
+    /**
+     * @param  list<int>  $players  all who come: everybody helps, and is told what to do everywhere
+     * @return list<Segment> laying out and explaining a station, under its own name
+     */
+    private static function before(string $blockId, int $station, BlockEvaluation $there, array $players): array
     {
         $segments = [];
         foreach ($there->segments as $segment) {
-            if (in_array($segment->kind, [SegmentKind::SetUp, SegmentKind::Explain], true)) {
-                $segments[] = $segment->renamed("{$blockId}-{$station}{$segment->kind->value}");
+            $role = match ($segment->kind) {
+                SegmentKind::SetUp => Role::LaysOut,
+                SegmentKind::Explain => Role::Listens,
+                default => null,
+            };
+            if ($role !== null) {
+                $segments[] = $segment->forAll("{$blockId}-{$station}{$segment->kind->value}", $players, $role);
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace FleetSparrow\Core\Timeline;
 
+use FleetSparrow\Core\Organisation\Role;
 use FleetSparrow\Core\Organisation\Seat;
 
 /**
@@ -46,7 +47,12 @@ final readonly class Segment
     ) {
     }
 
-    public function renamed(string $id): self
+    /**
+     * The same under another name, with everybody in this role.
+     *
+     * @param  list<int>  $players
+     */
+    public function forAll(string $id, array $players, Role $role): self
     {
         return new self(
             id: $id,
@@ -63,7 +69,7 @@ final readonly class Segment
             item: $this->item,
             plainSeconds: $this->plainSeconds,
             owed: $this->owed,
-            seats: $this->seats,
+            seats: array_fill_keys($players, new Seat($role)),
             stations: $this->stations,
         );
     }

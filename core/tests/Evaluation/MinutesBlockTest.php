@@ -7,6 +7,7 @@ namespace FleetSparrow\Core\Tests\Evaluation;
 use FleetSparrow\Core\Clock\ClockRules;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Organisation\Duty;
+use FleetSparrow\Core\Organisation\Seat;
 use FleetSparrow\Core\Plan\Availability;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
@@ -31,6 +32,8 @@ final class MinutesBlockTest extends TestCase
         self::assertSame(0.0, $game->touches[12]->contacts());
         self::assertSame([0.0, 900.0], [$game->times[12]->ballSeconds, $game->times[12]->servingSeconds]);
         self::assertSame([[12, 'counts']], self::duties($game));
+        $roles = array_map(static fn (Seat $seat): string => $seat->role->value, $game->segments[0]->seats);
+        self::assertSame(['plays' => 11, 'counts' => 1], array_count_values($roles));
         self::assertSame([], $game->warnings);
         self::assertSame('The ball is in play for 60% of it and shared by 11: 49 s each, a touch a second of that.', $game->how[1]);
     }
@@ -74,6 +77,7 @@ final class MinutesBlockTest extends TestCase
                 self::assertSame([0.0, 0.0, 0.0], [$time->ballSeconds, $time->servingSeconds, $time->waitingSeconds]);
                 self::assertSame(0.0, $block->touches[$player]->contacts());
             }
+            self::assertSame([1, 2], array_keys($block->segments[0]->seats));
             self::assertSame([[], [], 1], [$block->warnings, $block->duties, count($block->how)]);
             self::assertEqualsWithDelta(120.0, $block->judged->mean(), 1e-9);
         }

@@ -360,6 +360,9 @@ final class OrganisationTest extends TestCase
                 1e-9,
             );
             self::assertCount(1, array_filter($block->segments, fn (Segment $segment): bool => $segment->kind === SegmentKind::Work));
+            foreach ($block->segments as $segment) {
+                self::assertEqualsCanonicalizing(range(1, 9), array_keys($segment->seats), $segment->id);
+            }
         }
         // Who is early begins again: nobody waits, and 30 s of taps become 45.
         foreach ($plan->blocks as $block) {

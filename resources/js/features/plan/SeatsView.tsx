@@ -23,13 +23,13 @@ export function SeatsView({ blockId, title, players, squadId, draft }: SeatsView
   const [isOpen, setOpen] = useState(false);
   const answer = useQuery({ ...previewQuery(squadId, draft, blockId), enabled: isOpen, retry: false, placeholderData: (before) => before });
   const worked = answer.data?.blocks.find((block) => block.id === blockId);
-  const hasSeats = worked?.segments.some((segment) => segment.seats.length > 0) ?? false;
+  const roles = new Set(worked?.segments.flatMap((segment) => segment.seats.map((seat) => seat.role)));
   return (
     <details className="seats" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>Who does what, minute by minute</summary>
       {answer.isError && <p className="quiet">This could not be read: {answer.error.message}</p>}
-      {worked && hasSeats && <Chart key={blockId} worked={worked} title={title} players={players} startsAt={draft.startsAt} />}
-      {worked && !hasSeats && answer.isFetched && !answer.isPlaceholderData && (
+      {worked && roles.size > 1 && <Chart key={blockId} worked={worked} title={title} players={players} startsAt={draft.startsAt} />}
+      {worked && roles.size < 2 && answer.isFetched && !answer.isPlaceholderData && (
         <p className="quiet">Everybody does the same from the first minute to the last.</p>
       )}
     </details>

@@ -121,7 +121,7 @@ function Rehearsal({ pack }: { pack: RunPack }) {
         <div className="ground-and-shares">
           {spell && (
             <section className="tight" aria-label="The ground">
-              <h2>{[block?.title, ...(spell.segment.seats.length > 0 ? [stretchWords(spell.segment)] : [])].join(': ')}</h2>
+              <h2>{[block?.title, ...(block?.kind === 'drill' ? [stretchWords(spell.segment)] : [])].join(': ')}</h2>
               <ul className="places">
                 {placesAt(pack, spell)
                   .filter((place) => place.seats.length > 0)

@@ -103,6 +103,9 @@ describe('others are there than were planned', () => {
     const [server = 0, ...working] = ids;
     const now = seat(working, [server]);
     for (const segment of after(now, 2).filter((one) => one.kind === 'work')) expect(segment.seats.find((one) => one.playerId === server)?.role).toBe('counts');
+    const between = after(now, 1).filter((one) => one.kind !== 'work' && one.seats.length > 0);
+    expect(between.length).toBeGreaterThan(0);
+    for (const { seats } of between) expect(seats.find((one) => one.playerId === server)?.role).toBe(seats[0]?.role);
     expect(
       after(now, 1)
         .flatMap((one) => one.asks)

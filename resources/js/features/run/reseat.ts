@@ -137,12 +137,14 @@ function seatOf(playerId: number, code: string): Seat {
 
 function fill({ places, asks, ...segment }: TableSegment, names: Names, { serving }: Roster, foot: (id: number) => string, times: number): RunSegment {
   const seats = Object.entries(places).flatMap(([code, at]) => named(names, at).map((playerId) => seatOf(playerId, code)));
+  // Who serves counts while the others are at it, and else does what they do.
+  const beside = segment.kind === 'work' || segment.kind === 'game' ? 'counts' : (seats[0]?.role ?? 'rests');
   return {
     ...segment,
     id: `${segment.id}~${times}`,
     leftTouches: 0,
     rightTouches: 0,
-    seats: seats.length === 0 ? [] : [...seats, ...serving.map((playerId) => seatOf(playerId, 'counts'))],
+    seats: seats.length === 0 ? [] : [...seats, ...serving.map((playerId) => seatOf(playerId, beside))],
     working: seats.filter((seat) => isAtBall(seat.role)).map((seat) => seat.playerId),
     stations: segment.stations.map((station) => ({ ...station, playerIds: named(names, station.playerIds) })),
     asks: asks.flatMap(({ place, byFoot, ...ask }): Ask[] => {

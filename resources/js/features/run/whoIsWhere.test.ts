@@ -88,6 +88,24 @@ describe('who is where', () => {
     expect(said(packOf([round], pairs), 0)).toEqual(['Corner Amina and Chiara']);
   });
 
+  test('a game says how many play; water and talk need no names', () => {
+    const of = (kind: string, roles: string[]) =>
+      said(
+        packOf([
+          stretch(
+            kind,
+            roles.map((role, i) => seat(i + 1, role)),
+          ),
+        ]),
+        0,
+      );
+    expect(of('game', ['plays', 'plays', 'plays', 'plays'])).toEqual(['All 4 play']);
+    expect(of('game', ['plays', 'counts', 'plays', 'plays'])).toEqual(['3 play']);
+    expect(of('game', ['plays', 'counts'])).toEqual(['One plays, with a grown-up']);
+    expect(of('water', ['drinks', 'drinks', 'drinks'])).toEqual([]);
+    expect(of('talk', ['listens', 'listens', 'listens'])).toEqual([]);
+  });
+
   test('one or two alone are named', () => {
     expect(said(packOf([stretch('work', [seat(1, 'works'), seat(2, 'works')])]), 0)).toEqual(['Amina and Bo work']);
   });

@@ -20,7 +20,7 @@ const eagerness = (seat: Seat): number => (isAtBall(seat.role) ? 0 : isService(s
 /** Who is where and with whom, in a stretch of work; before it, who will be together; while they change over, who goes next. */
 export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
   const segment = pack.segments[at];
-  if (!segment) return [];
+  if (!segment || segment.kind === 'water' || segment.kind === 'talk') return [];
   const names = (id: number) => pack.players.find((player) => player.id === id)?.name ?? String(id);
   if (segment.stations.length > 0)
     return segment.stations
@@ -48,6 +48,11 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
   const isAllAlike = seats.every((seat) => doingWords(seat)[0] === doingWords(first)[0]);
   if (isAllAlike && seats.length > 2 && (!areTogether || eagerness(first) > 0))
     return [{ key: 'all', at: '', doing: `All ${seats.length} ${doingWords(first)[1]}` }];
+  // Who counts and fetches in a game is named by that duty.
+  if (segment.kind === 'game') {
+    const playing = seats.filter((seat) => isAtBall(seat.role)).length;
+    return [{ key: 'all', at: '', doing: playing === 1 ? 'One plays, with a grown-up' : `${playing} play` }];
+  }
   if (!areTogether) return [{ key: 'all', at: '', doing: doingOf(seats, names) }];
   const inGroups = new Set(groups.flatMap((group) => [...group.workers, ...group.servers]));
   const others = seats.filter(({ playerId }) => !inGroups.has(playerId));
