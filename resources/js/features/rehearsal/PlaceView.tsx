@@ -9,7 +9,9 @@ const [wide, deep, edge] = [260, 130, 26];
 export function PlaceView({ place, players, seconds }: { place: Place; players: Player[]; seconds: number }) {
   const { drawing, seats } = place;
   const dots = dotsOf(drawing, seats, seconds);
-  const ground = [...(drawing?.markers ?? []), ...(drawing?.path ?? []), ...(drawing?.places ?? []), ...dots.filter((dot) => dot.sign !== 'at the ball')];
+  const laid = [...(drawing?.markers ?? []), ...(drawing?.path ?? []), ...(drawing?.places ?? [])];
+  // Where nothing is laid out, a game is as wide as its players.
+  const ground = [...laid, ...dots.filter((dot) => laid.length === 0 || dot.sign !== 'at the ball')];
   const xs = ground.map((point) => point.xMetres);
   const ys = ground.map((point) => point.yMetres);
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];

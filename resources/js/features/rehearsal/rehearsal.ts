@@ -80,8 +80,10 @@ export function dotsOf(drawing: Drawing | undefined, seats: Seat[], seconds: num
   const others = seats.filter((seat) => signOf(seat) !== 'at the ball');
   const spots = drawing?.places ?? [];
   const centre = middle(drawing);
-  const spread = (point: PointInMetres, i: number, of: number): PointInMetres =>
-    of < 2 ? point : { xMetres: point.xMetres + Math.cos((2 * Math.PI * i) / of) * 1.2, yMetres: point.yMetres + Math.sin((2 * Math.PI * i) / of) * 1.2 };
+  const spread = (point: PointInMetres, i: number, of: number): PointInMetres => {
+    const [angle, radius] = [(2 * Math.PI * i) / of, Math.max(1.2, of / 5)];
+    return of < 2 ? point : { xMetres: point.xMetres + Math.cos(angle) * radius * 2, yMetres: point.yMetres + Math.sin(angle) * radius };
+  };
   const serverSpots = spots.filter((spot) => spot.role === 'server');
   const first = drawing?.path[0] ?? spots[0] ?? centre;
   return [
