@@ -1,7 +1,7 @@
 import { useDeferredValue, useState, useSyncExternalStore } from 'react';
 import type { AtHome, HomeDay, HomeDrill, HomeItem } from '../shared/api/homeSchemas';
 import { doseWords } from '../shared/lib/doseWords';
-import { localNow, mark, type FootWording } from '../shared/lib/format';
+import { dayLength, localNow, mark, type FootWording } from '../shared/lib/format';
 import { Button } from '../shared/ui/Button';
 import { PlanThumb } from '../shared/ui/PlanThumb';
 import { Explained } from './Explained';
@@ -36,7 +36,7 @@ export function DayView({ page }: { page: AtHome }) {
         ))}
       </div>
       <h2>
-        {day.isOtherFoot ? `The ${page.footWording} foot only` : 'Both feet'}, about {mark(day.minutes, 0.1)} min
+        {day.isOtherFoot ? `The ${page.footWording} foot only` : 'Both feet'}, {dayLength(day.minutes)}
       </h2>
       <Button variant="contained" className="big" onClick={() => setTimed(true)}>
         Start the timer

@@ -5,7 +5,7 @@ import '../../shared/theme/season.css';
 import { homeQueries, linkAddress } from '../../shared/api/homeQueries';
 import type { HomeAsk, HomeDrill, HomeItem, HomeLink, HomeSheets } from '../../shared/api/homeSchemas';
 import { doseWords } from '../../shared/lib/doseWords';
-import { mark, shortDay, sideWords } from '../../shared/lib/format';
+import { dayLength, mark, shortDay, sideWords } from '../../shared/lib/format';
 import { Button } from '../../shared/ui/Button';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
 import { Failed, Loading } from '../../shared/ui/States';
@@ -71,9 +71,9 @@ function PaperSheet({ sheet, drills }: { sheet: Sheet; drills: HomeDrill[] }) {
         <section key={numbers.join(' ')} className="tight">
           <div className="spread">
             <h3>
-              {day.isOtherFoot ? `The ${wording} foot only` : 'Both feet'}: {numbers.length === 1 ? 'day' : 'days'} {numbers.join(', ')}, about{' '}
-              {mark(day.minutes, 0.1)} min
+              {day.isOtherFoot ? `The ${wording} foot only` : 'Both feet'}: {numbers.length === 1 ? 'day' : 'days'} {numbers.join(', ')}
             </h3>
+            <span className="quiet">{dayLength(day.minutes)}</span>
             <p className="boxes" aria-hidden>
               {numbers.map((one) => (
                 <span key={one} className="box">

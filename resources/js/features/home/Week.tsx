@@ -1,7 +1,7 @@
 import type { RoutineDay } from '../../shared/api/routineSchemas';
 import type { Drill } from '../../shared/api/schemas';
 import { doseWords } from '../../shared/lib/doseWords';
-import { mark } from '../../shared/lib/format';
+import { dayLength, mark } from '../../shared/lib/format';
 import { Button } from '../../shared/ui/Button';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
 import { StitchLine } from '../../shared/ui/Stitches';
@@ -25,7 +25,7 @@ export function Week({ days, drills, onTakeOut }: WeekProps) {
             <h2>
               {day.isOtherFoot ? `The ${wording} foot only` : 'Both feet'}: {numbers.length === 1 ? 'day' : 'days'} {numbers.join(', ')}
             </h2>
-            <span className="quiet">{`about ${mark(day.minutes, 0.1)} min a day, with pauses${day.minutes > 10 ? ' and water' : ''}`}</span>
+            <span className="quiet">A day {dayLength(day.minutes)}</span>
           </div>
           <ol className="rows">
             {day.items.map((item, i) => (

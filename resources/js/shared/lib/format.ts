@@ -42,6 +42,9 @@ export function mark(value: number, step: number): string {
   return step < 1 ? value.toFixed(Math.abs(Math.round(value * 10) - value * 10) < 1e-6 ? 1 : 2) : String(value);
 }
 
+/** Of a day at home: more than its things add up to. */
+export const dayLength = (minutes: number): string => `about ${mark(minutes, 0.1)} min, with pauses${minutes > 10 ? ' and water' : ''}`;
+
 const sides: Record<string, string> = {
   R: 'right foot',
   L: 'left foot',
