@@ -52,7 +52,8 @@ function Report({ data }: { data: PlayerPage }) {
           <section className="tight">
             <h2>The ball, this season</h2>
             <p>
-              About <span className="num">{touches.all.total.toLocaleString('en')}</span> touches in training, {touches.ballMinutes} minutes with the ball.
+              About <span className="num">{touches.all.total.toLocaleString('en')}</span> touches in drills, {touches.ballMinutes} minutes with the ball; games
+              are left out.
               {touches.all.rightPercent !== null && ` Where the foot is known, ${touches.all.rightPercent} in 100 were with the right.`}
             </p>
             <WeekBand weeks={touches.weeks} width={680} label="Touches week by week" />

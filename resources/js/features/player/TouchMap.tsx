@@ -38,7 +38,8 @@ export function TouchMap({ touches, name }: TouchMapProps) {
         Touches <span className="num">{all.total.toLocaleString('en')}</span>
       </h2>
       <p className="quiet">
-        {counted.total.toLocaleString('en')} counted, {estimated.total.toLocaleString('en')} estimated from the drills, {touches.ballMinutes} min with the ball
+        {counted.total.toLocaleString('en')} counted, {estimated.total.toLocaleString('en')} estimated from the drills, {touches.ballMinutes} min with the ball;
+        games are left out
       </p>
       <svg viewBox={`0 0 ${2 * wide + 84} ${tall}`} className="soles" aria-hidden>
         <Foot foot="L" surfaces={surfaces} top={top} />

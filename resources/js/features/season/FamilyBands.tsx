@@ -44,7 +44,7 @@ export function FamilyBands({ season }: { season: SeasonPage }) {
         ))}
       </div>
       <details>
-        <summary>As a table: minutes with the ball, touches, numbers written down</summary>
+        <summary>As a table: minutes at work, touches, numbers written down</summary>
         <div className="scroll" tabIndex={0} role="region" aria-label="Weeks by families, scrolls sideways">
           <table className="plain">
             <thead>
