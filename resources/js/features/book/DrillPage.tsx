@@ -10,6 +10,7 @@ import { useFootWording } from '../../shared/ui/FootWords';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { StitchLegend, StitchLine } from '../../shared/ui/Stitches';
+import { groundWords } from '../../shared/lib/walk';
 import { WalkedDrawing } from '../../shared/ui/WalkedDrawing';
 import { DrillActs } from './DrillActs';
 import { DrillLadder } from './DrillLadder';
@@ -56,14 +57,13 @@ function Shown({ page }: { page: DrillPageData }) {
           <figure className="drawing paper" style={{ margin: 0 }}>
             <WalkedDrawing drawing={drawing} title={drill.name} />
             <figcaption className="quiet">
-              One station takes {drawing.spaceText} with room round it
-              {drawing.pathLength ? `; the ball travels ${drawing.pathLength.text} a rep.` : '.'}
+              {groundWords(drawing)}
               {drawing.runPath.length > 1 && ' The dotted way is the worker’s own.'}
             </figcaption>
           </figure>
           <DrillParts drill={drill} />
           <section className="tight">
-            <h2>Touches</h2>
+            <h2>{drawing.balls.length > 0 ? 'Touches' : 'Steps, without a ball'}</h2>
             {drill.parts.length === 0 && <StitchLine contacts={drill.contacts} times={2} label="" />}
             <StitchLegend />
             <p className="quiet">

@@ -1,5 +1,6 @@
 import type { DrillTrial } from '../../shared/api/bookSchemas';
 import { clock } from '../../shared/lib/format';
+import { groundWords } from '../../shared/lib/walk';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { pathWords } from './fields';
@@ -33,10 +34,7 @@ export function TrialResult({ trial, name, isPending, isChange }: TrialResultPro
     <div className={`stack${isPending ? ' pending' : ''}`} aria-live="polite">
       <figure className="drawing paper" style={{ margin: 0 }}>
         <PlanDrawing drawing={drill.drawing} title={name} />
-        <figcaption className="quiet">
-          One station takes {drill.drawing.spaceText} with room round it
-          {drill.drawing.pathLength ? `; the ball travels ${drill.drawing.pathLength.text} a rep.` : '.'}
-        </figcaption>
+        <figcaption className="quiet">{groundWords(drill.drawing)}</figcaption>
       </figure>
       <StitchLine contacts={drill.contacts.slice(0, 24)} label={`Touches of one rep, right foot leading: ${drill.script}`} />
       {line && (

@@ -4,6 +4,7 @@ import { DrillParts } from '../../shared/ui/DrillParts';
 import { DoseFields } from '../../shared/ui/DoseFields';
 import { Choice, Field } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
+import { groundWords } from '../../shared/lib/walk';
 import { PlanDrawing } from '../../shared/ui/PlanDrawing';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { changed, together, waiting } from '../../shared/lib/draft';
@@ -106,10 +107,7 @@ export function BlockEditor({ tools, block, index, drill, worked }: BlockEditorP
       {drill && (
         <figure className="drawing" style={{ margin: 0 }}>
           <PlanDrawing drawing={drill.drawing} title={drill.name} />
-          <figcaption className="quiet">
-            One station takes {drill.drawing.spaceText} with room round it
-            {drill.drawing.pathLength ? `; the ball travels ${drill.drawing.pathLength.text} a rep.` : '.'}
-          </figcaption>
+          <figcaption className="quiet">{groundWords(drill.drawing)}</figcaption>
         </figure>
       )}
     </div>

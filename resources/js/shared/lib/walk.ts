@@ -2,6 +2,12 @@ import type { Drawing } from '../api/schemas';
 
 export type Walk = NonNullable<Drawing['walk']>;
 
+/** What a station takes of the ground, and how far a rep goes on it. */
+export function groundWords({ spaceText, pathLength, balls }: Drawing): string {
+  const far = pathLength && (balls.length > 0 ? `the ball travels ${pathLength.text} a rep` : `a rep is ${pathLength.text} on foot`);
+  return `One station takes ${spaceText} with room round it${far ? `; ${far}` : ''}.`;
+}
+
 /** Straight between the points the server timed: drawing, not reckoning. */
 export function whereAt(points: Walk['ball'], seconds: number): { xMetres: number; yMetres: number } {
   const after = points.findIndex((point) => point.seconds >= seconds);
