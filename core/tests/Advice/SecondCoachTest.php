@@ -54,13 +54,23 @@ final class SecondCoachTest extends TestCase
 
         // Twenty minutes of one thing, where twelve-year-olds bear fifteen: a minute of telling and 15 · 70 + 14 · 10 = 1,190 s.
         $long = self::drill('long', ['kind' => 'timed', 'workSeconds' => 70, 'sets' => 15, 'restSeconds' => 10, 'sides' => 'alternating']);
-        self::assertStringEndsWith('; 15:00 is long enough.', self::said(['long' => $long] + $good, 'short-enough', slot: 90)[0]);
+        $tooLong = 'Sole taps takes 20:50; 15:00 is long enough.';
+        self::assertSame($tooLong, self::said(['long' => $long] + $good, 'short-enough', slot: 90)[0]);
+        // A game may last; a duel of two is a drill.
+        foreach ([2 => false, 3 => true] as $workers => $isGame) {
+            $live = ['workers' => $workers, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'live'];
+            $free = ['kind' => 'free', 'minutes' => 20, 'sides' => 'both'];
+            $duel = self::drill('duel', $free, ['opposition' => 'live', 'organisation' => $live]);
+            self::assertSame($isGame, self::rated(['duel' => $duel] + $good, slot: 90)->meets(RubricRule::ShortEnough), "{$workers}");
+        }
 
-        self::assertStringContainsString('% of the slot is used;', self::said($good, 'slot-used', slot: 60)[0]);
+        // 60:00 less 28:58 is 31:02, 51.7 %.
+        self::assertSame('51% of the slot is used; 28:58 are left.', self::said($good, 'slot-used', slot: 60)[0]);
         self::assertStringContainsString('over the slot or later.', self::said($good, 'in-time', slot: 25)[0]);
-        $right = ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 6, 'restSeconds' => 10, 'sides' => 'right'];
-        self::assertMatchesRegularExpression(
-            '/The left foot has \d+% of the touches\./',
+        $right = ['kind' => 'timed', 'workSeconds' => 60, 'sets' => 7, 'restSeconds' => 10, 'sides' => 'right'];
+        // Each foot 660 s ÷ 0.9 s; the right 420 s more, two touches in 0.9 s: 733 of 2,400.
+        self::assertSame(
+            'The left foot has 31% of the touches.',
             self::said(['right' => self::drill('right', $right, ['script' => 'a.in a.out'])] + $good, 'both-feet', slot: 45)[0],
         );
         self::assertStringStartsWith('Passing has 0:00 of', self::said($good, 'theme-trained', theme: Family::Passing)[0]);
@@ -76,7 +86,8 @@ final class SecondCoachTest extends TestCase
         self::assertFalse($rating->meets(RubricRule::NobodyWaits));
         self::assertFalse($rating->meets(RubricRule::BallFromTheStart));
         self::assertSame('queue', $rating->said()[0]->blockId);
-        self::assertMatchesRegularExpression('/\ASomebody waits \d+:\d\d and works \d+:\d\d\.\z/', $rating->said()[0]->sentence);
+        // At work 6 × 45 s, twice 300 s, 2 × 30 s and the game's eight minutes.
+        self::assertSame('Somebody waits 35:02 and works 23:30.', $rating->said()[0]->sentence);
     }
 
     public function test_three_lines_at_most_the_weightiest_first(): void

@@ -6,6 +6,7 @@ namespace FleetSparrow\Core\Tests\Timeline;
 
 use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Pace;
+use FleetSparrow\Core\Dose\QuotaDose;
 use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Drill\CircuitDose;
 use FleetSparrow\Core\Drill\CircuitItem;
@@ -81,6 +82,22 @@ final class CircuitSpellsTest extends TestCase
             [...$shift(1), ['change', 3.0, true, null, null, null, 2], ...$shift(2)],
             array_map(self::words(...), self::spells(CircuitPace::Own)),
         );
+    }
+
+    public function test_at_own_pace_who_is_through_waits_for_the_slowest(): void
+    {
+        [$script, $quota, $pace] = [Script::fromText('a.in a.out'), QuotaDose::of(10, 0.0, DoseSides::Right), Pace::of(4.0, 0.6, 6.0)];
+        $item = new CircuitItem('item', $script, $quota, $pace, 0.0, null, null, null);
+        $dose = CircuitDose::of([$item], 1, 0.0, CircuitPace::Own);
+        $times = new CircuitTimes($dose, new Memo);
+        [$spell] = CircuitSpells::of($dose, $times, [new CircuitShift(range(1, 14))], [], isCounted: false);
+        self::assertSame($times->whole(14)->mean(), $spell->seconds);
+        $own = $times->alone()->mean();
+        self::assertGreaterThan($own, $spell->seconds);
+        self::assertEqualsWithDelta([$own, $spell->seconds - $own], [
+            $spell->seconds * $spell->seats[1]->ball,
+            $spell->seconds * $spell->seats[1]->wait,
+        ], 1e-9);
     }
 
     public function test_touches_of_each_foot(): void
