@@ -1,18 +1,17 @@
-import { useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 
-/** As wide as a phone. */
+/** Pixels up to which a view is as wide as a phone. */
 const PHONE = 640;
 
-const queryFor = (width: number) => matchMedia(`(max-width: ${width}px)`);
-
-/** Whether the view is as narrow as that, for what is drawn otherwise there; what only looks otherwise is the style sheet's. */
+/** Whether the view is at most so many pixels wide, for what is drawn otherwise there; what only looks otherwise is the style sheet's. */
 export function useIsNarrow(width = PHONE): boolean {
-  return useSyncExternalStore(
-    (tell) => {
-      const query = queryFor(width);
+  const query = useMemo(() => matchMedia(`(max-width: ${width}px)`), [width]);
+  const subscribe = useCallback(
+    (tell: () => void) => {
       query.addEventListener('change', tell);
       return () => query.removeEventListener('change', tell);
     },
-    () => queryFor(width).matches,
+    [query],
   );
+  return useSyncExternalStore(subscribe, () => query.matches);
 }
