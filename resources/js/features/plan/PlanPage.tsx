@@ -183,7 +183,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
         {(!isOneColumn || plan.blocks.length === 0) && (
           <>
             <section className="card" aria-label="Block">
-              {editor ?? <p>Nothing planned yet. Add a drill on the left, and the clock starts to count.</p>}
+              {editor ?? <p>Nothing planned yet. Add a drill{isOneColumn ? '' : ' on the left'}, and the clock starts to count.</p>}
             </section>
             <section className="side" aria-label="How it works out">
               {details}
