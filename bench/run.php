@@ -19,10 +19,13 @@ use FleetSparrow\Core\Builder\BuildRequest;
 use FleetSparrow\Core\Builder\Needs;
 use FleetSparrow\Core\Builder\SessionBuilder;
 use FleetSparrow\Core\Clock\ClockRules;
+use FleetSparrow\Core\Dose\DoseSides;
 use FleetSparrow\Core\Dose\Tempo;
+use FleetSparrow\Core\Dose\TimedDose;
 use FleetSparrow\Core\Drill\Drill;
 use FleetSparrow\Core\Drill\Family;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
+use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
 use FleetSparrow\Core\Layout\Kind\MarkerLine;
 use FleetSparrow\Core\Layout\Kind\Scatter;
@@ -30,6 +33,7 @@ use FleetSparrow\Core\Layout\Kind\Zigzag;
 use FleetSparrow\Core\Layout\Reset;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\KitOwned;
+use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Plan\PlanContext;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Rotation\Partners;
@@ -41,6 +45,7 @@ use FleetSparrow\Core\Touch\Tally;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /*
@@ -156,6 +161,31 @@ $figures = [
         "/api/v1/squads/{$squad->id}/preview",
         fn (): array => ['slotMinutes' => 90] + $plan(20),
         ROUNDS,
+    ],
+    [
+        'the same, one block changed',
+        'POST',
+        "/api/v1/squads/{$squad->id}/preview",
+        function () use ($plan): array {
+            static $seconds = 20;
+            $changed = $plan(20);
+            $changed['blocks'][3]['dose'] = ['workSeconds' => $seconds++, 'sides' => 'each']
+                + ['kind' => 'timed', 'sets' => 2, 'restSeconds' => 20];
+
+            return $changed;
+        },
+        ROUNDS,
+    ],
+    [
+        'the same with nothing kept',
+        'POST',
+        "/api/v1/squads/{$squad->id}/preview",
+        function () use ($plan): array {
+            Cache::flush();
+
+            return $plan(20);
+        },
+        20,
     ],
     ['plan preview, 14 blocks × 2 players', 'POST', "/api/v1/squads/{$squad->id}/preview", fn (): array => $plan(2), ROUNDS],
     [
@@ -293,11 +323,34 @@ $build = function (int $size) use ($drills, $situation, $needs): callable {
 
     return fn () => SessionBuilder::propose(new BuildRequest($some, $situation, 90, Family::Turning, needs: $needs));
 };
+/** Each time another dose in the fourth block. */
+$oneChanged = fn (array $order, PlanContext $situation): Closure => function () use ($order, $situation): PlanEvaluation {
+    static $seconds = 20;
+    $dose = TimedDose::of($seconds++, 2, 20.0, DoseSides::Each);
+
+    return PlanEvaluator::evaluate(array_values(array_replace($order, [3 => $order[3]->withDose($dose)])), $situation);
+};
+/** Twenty with numbers of their own in every drill, of whom nothing has been worked out. */
+$unlike = fn (): PlanContext => PlanContext::of(
+    players: array_map(fn (int $id, int $i): PlanPlayer => new PlanPlayer($id, StrongFoot::Right, numbers: array_fill_keys(
+        array_map(fn (Block $block): string => (string) $block->drill?->slug, $order),
+        OwnNumbers::of(made: 20 + $i, missed: 30 - $i, seconds: 1.0 + $i / 50.0, days: 4),
+    )), array_slice($players, 0, 20), range(0, 19)),
+    knownDrills: [],
+    rules: new ClockRules,
+    kit: new KitOwned(60, 20, 2),
+    area: $squad->area(),
+    heading: $squad->headingLimit(),
+    helpers: 1,
+    past: $past,
+);
 $ids = array_slice($players, 0, 20);
 echo "\n";
 foreach ([
     'evaluate 14 blocks × 20 players' => fn () => PlanEvaluator::evaluate($order, $situation),
     'the same with cuts' => fn () => PlanEvaluator::evaluate($order, $situation, 1800.0),
+    'the same, one block changed' => $oneChanged($order, $situation),
+    'the same, nothing kept, all unlike' => fn () => PlanEvaluator::evaluate($order, $unlike()),
     'partners of 20 after a season' => fn () => Partners::of($ids, $past->meetings()),
     'partners of 19 after a season' => fn () => Partners::of(array_slice($ids, 1), $past->meetings()),
     'propose three out of 75 drills' => $build(75),
