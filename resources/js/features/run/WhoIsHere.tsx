@@ -5,7 +5,7 @@ import { addGuests } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
 import { bibName, freeBibs } from '../../shared/lib/bibs';
 import { many } from '../../shared/lib/format';
-import { seatingsFor, type Roster } from './reseat';
+import { unknownFor, type Roster } from './reseat';
 
 interface WhoIsHereProps {
   pack: RunPack;
@@ -44,7 +44,7 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
   });
   const isSame = [...now.working].sort().join() === [...roster.working].sort().join() && [...now.serving].sort().join() === [...roster.serving].sort().join();
   const sizes = pack.tables.map((table) => table.size);
-  const canSeat = seatingsFor(pack, now) !== undefined;
+  const unknown = unknownFor(pack, now);
   return (
     <>
       <h1>Who is here</h1>
@@ -79,8 +79,9 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
       )}
       <div className="grow" />
       <div className="thumb">
-        {!canSeat && (
+        {unknown && (
           <p className="warn whole" role="alert">
+            {unknown.working < now.working.length && `Of these ${unknown.working} may work in ${unknown.block.title}. `}
             This phone can seat {sizes.length > 0 ? `${Math.min(...sizes)} to ${Math.max(...sizes)}` : 'only those who were planned'}. For more or fewer, change
             who comes in the plan and open the run anew.
           </p>
@@ -88,7 +89,7 @@ export function WhoIsHere({ pack, roster, onSeat, onClose }: WhoIsHereProps) {
         <Button className="half" onClick={onClose}>
           As it was
         </Button>
-        <Button className="half" variant="contained" disabled={!canSeat || isSame} onClick={() => onSeat(now, guests)}>
+        <Button className="half" variant="contained" disabled={unknown !== undefined || isSame} onClick={() => onSeat(now, guests)}>
           Seat them
         </Button>
       </div>

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import sample from '../../../../tests/fixtures/contract/run-pack.json';
 import { runPack, type RunPack } from '../../shared/api/schemas';
-import { reseated, rosterOf, seatingsFor } from './reseat';
+import { reseated, rosterOf, seatingsFor, unknownFor } from './reseat';
 import { askName } from './rollCalls';
 
 const pack: RunPack = runPack.parse(sample);
@@ -93,6 +93,8 @@ describe('others are there than were planned', () => {
   test('nobody is seated where the pack knows no block for as few', () => {
     const careful = { ...pack, blocks: pack.blocks.map((block) => ({ ...block, mayNot: ids.slice(1) })) };
     expect(seatingsFor(careful, { working: ids.slice(1), serving: [] })).toBeUndefined();
+    expect(unknownFor(careful, { working: ids.slice(1), serving: [] })).toEqual({ block: careful.blocks[0], working: 0 });
+    expect(unknownFor(careful, { working: ids, serving: [] })).toBeUndefined();
     expect(seatingsFor(careful, { working: ids, serving: [] })?.get(pack.blocks[0]?.id ?? '')?.roster).toEqual({
       working: ids.slice(0, 1),
       serving: ids.slice(1),

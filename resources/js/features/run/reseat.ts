@@ -41,6 +41,13 @@ interface Seating {
   roster: Roster;
 }
 
+/** The first block the pack does not know for as many as may work in it, and how many those are. */
+export function unknownFor(pack: RunPack, roster: Roster): { block: RunBlock; working: number } | undefined {
+  return pack.blocks
+    .map((block) => ({ block, working: rosterIn(pack, block, roster).working.length }))
+    .find(({ working }) => !pack.tables.some(({ size }) => size === working));
+}
+
 /** Block id → how it is done; undefined where the pack does not know it for as many. */
 export function seatingsFor(pack: RunPack, roster: Roster): Map<string, Seating> | undefined {
   const seatings = new Map<string, Seating>();
