@@ -103,7 +103,10 @@ const mostNamed = 3;
 
 /** What is to be said to whom, in a line; all of it a press away. */
 function BesideNames({ pack, clock, onOpen }: { pack: RunPack; clock: Clock; onOpen: () => void }) {
-  const lines = besideLines(clock.beside, pack.players);
+  const lines = besideLines(
+    clock.beside,
+    pack.players.filter(({ id }) => clock.roster.working.includes(id) || clock.roster.serving.includes(id)),
+  );
   if (lines.length === 0) return null;
   const more = lines.length - mostNamed;
   return (
