@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Player;
 use App\Models\RecordLine;
+use App\Planning\SquadHistory;
 use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -87,6 +88,25 @@ final class PlanTest extends FeatureTestCase
 
         self::assertSame($count(1), $count(4));
         self::assertLessThanOrEqual(8, $count(4));
+    }
+
+    public function test_own_numbers_of_a_line_are_read_once_until_the_past_changes(): void
+    {
+        $this->actingAs($this->coach);
+        $readings = function (int $seconds): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $dose = ['kind' => 'timed', 'workSeconds' => $seconds, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each'];
+            $this->preview([$this->drillBlock('sole-taps', ['dose' => $dose])])->assertOk();
+
+            return count(array_filter(DB::getQueryLog(), static fn (array $one): bool => str_contains($one['query'], 'line_days')));
+        };
+        app(SquadHistory::class)->changed($this->squad->id);
+        self::assertSame([1, 0], [$readings(30), $readings(30)]);
+        // Another line, and back.
+        self::assertSame([1, 0, 0], [$readings(45), $readings(30), $readings(45)]);
+        app(SquadHistory::class)->changed($this->squad->id);
+        self::assertSame([1, 1, 0], [$readings(30), $readings(45), $readings(30)]);
     }
 
     /**
