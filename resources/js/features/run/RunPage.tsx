@@ -34,7 +34,7 @@ export function RunPage({ sessionId }: { sessionId: number }) {
   useEffect(askToPersist, []);
   const { pack, kept, entries, isPending, fault, retry } = useRunState(sessionId);
   const isSignedOut = fault instanceof ApiError && fault.kind === 'signed-out';
-  const isBarred = isSignedOut && !pack;
+  const isBarred = isSignedOut && !pack && !isPending;
   useEffect(() => {
     if (isBarred) announceSignedOut();
   }, [isBarred]);

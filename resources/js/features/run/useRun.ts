@@ -36,11 +36,13 @@ export function useRunState(sessionId: number) {
   const before = isUnderWay || fetched.isError ? kept.data?.pack : undefined;
   const underWay = before && { ...before, taken: fetched.data?.taken ?? before.taken };
   const pack = isUnderWay ? (underWay ?? fetched.data) : (fetched.data ?? before);
+  // Begun before this device has said what it keeps, a run would begin anew, and be kept like that in place of the one under way.
+  const isRead = !kept.isPending && !entries.isPending;
   return {
-    pack,
+    pack: isRead ? pack : undefined,
     kept: kept.data ?? { pack, presses: [] },
     entries: entries.data,
-    isPending: kept.isPending || entries.isPending || (!pack && fetched.isPending),
+    isPending: !isRead || (!pack && fetched.isPending),
     fault: fetched.error,
     retry: () => void fetched.refetch(),
   };
