@@ -107,13 +107,14 @@ test('a run under way opens for whoever was signed in here last, and for nobody 
   await atRest();
   // Opened anew on a device that tells late what it keeps, after the network has answered, the run goes on all the same.
   await page.addInitScript(() => {
-    const { getAll } = IDBObjectStore.prototype;
-    IDBObjectStore.prototype.getAll = function (this: IDBObjectStore, ...of) {
+    const store = IDBObjectStore.prototype as unknown as { getAll: (this: IDBObjectStore, ...of: unknown[]) => IDBRequest };
+    const { getAll } = store;
+    store.getAll = function (...of) {
       const asked = getAll.apply(this, of);
-      const { addEventListener } = asked;
       if (this.name === 'runs')
-        asked.addEventListener = (kind: string, tell: EventListener) =>
-          addEventListener.call(asked, kind, (event: Event) => void setTimeout(() => tell(event), 1_500));
+        asked.addEventListener = (kind: string, tell: EventListener) => {
+          EventTarget.prototype.addEventListener.call(asked, kind, (event) => void setTimeout(() => tell(event), 1_500));
+        };
       return asked;
     };
   });

@@ -26,7 +26,7 @@ final readonly class Drill
 {
     public Script $script;
 
-    /** Whether there is a ball in it: footwork has none. */
+    /** Whether there is a ball in it: footwork without a touch has none. */
     public bool $usesBall;
 
     /**
@@ -55,7 +55,7 @@ final readonly class Drill
         public ?Layout $formerLayout = null,
     ) {
         $this->script = $composition->script;
-        $this->usesBall = Tally::of($composition->script)->contacts() > 0.0;
+        $this->usesBall = $family !== Family::Footwork || Tally::of($composition->script)->contacts() > 0.0;
     }
 
     /**
