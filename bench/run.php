@@ -271,8 +271,8 @@ $row = MarkerLine::of(20, Length::ofMetres(1.0))->markers();
 $zigzag = Zigzag::of(20, Length::ofMetres(1.0), 60)->markers();
 $past = $app->make(SquadBasisQuery::class)->of($squad, CalendarDate::fromIso(date('Y-m-d')), null)->past;
 $twenty = array_map(fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), array_slice($players, 0, 20));
-$situation = PlanContext::of(
-    players: $twenty,
+$situated = fn (PlanPlayer ...$people): PlanContext => PlanContext::of(
+    players: array_values($people),
     knownDrills: [],
     rules: new ClockRules,
     kit: new KitOwned(60, 20, 2),
@@ -281,6 +281,7 @@ $situation = PlanContext::of(
     helpers: 1,
     past: $past,
 );
+$situation = $situated(...$twenty);
 $order = array_values($versions->map(
     fn (DrillVersion $version, int $i): Block => Block::ofDrill(
         "b{$i}",
@@ -331,18 +332,11 @@ $oneChanged = fn (array $order, PlanContext $situation): Closure => function () 
     return PlanEvaluator::evaluate(array_values(array_replace($order, [3 => $order[3]->withDose($dose)])), $situation);
 };
 /** Twenty with numbers of their own in every drill, of whom nothing has been worked out. */
-$unlike = fn (): PlanContext => PlanContext::of(
-    players: array_map(fn (int $id, int $i): PlanPlayer => new PlanPlayer($id, StrongFoot::Right, numbers: array_fill_keys(
+$unlike = fn (): PlanContext => $situated(
+    ...array_map(fn (int $id, int $i): PlanPlayer => new PlanPlayer($id, StrongFoot::Right, numbers: array_fill_keys(
         array_map(fn (Block $block): string => (string) $block->drill?->slug, $order),
         OwnNumbers::of(made: 20 + $i, missed: 30 - $i, seconds: 1.0 + $i / 50.0, days: 4),
     )), array_slice($players, 0, 20), range(0, 19)),
-    knownDrills: [],
-    rules: new ClockRules,
-    kit: new KitOwned(60, 20, 2),
-    area: $squad->area(),
-    heading: $squad->headingLimit(),
-    helpers: 1,
-    past: $past,
 );
 $ids = array_slice($players, 0, 20);
 echo "\n";

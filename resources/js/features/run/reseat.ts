@@ -41,11 +41,12 @@ interface Seating {
   roster: Roster;
 }
 
+const tableFor = (pack: RunPack, { working }: Roster): Table | undefined => pack.tables.find(({ size }) => size === working.length);
+
 /** The first block the pack does not know for as many as may work in it, and how many those are. */
 export function unknownFor(pack: RunPack, roster: Roster): { block: RunBlock; working: number } | undefined {
-  return pack.blocks
-    .map((block) => ({ block, working: rosterIn(pack, block, roster).working.length }))
-    .find(({ working }) => !pack.tables.some(({ size }) => size === working));
+  const block = pack.blocks.find((one) => !tableFor(pack, rosterIn(pack, one, roster)));
+  return block && { block, working: rosterIn(pack, block, roster).working.length };
 }
 
 /** Block id → how it is done; undefined where the pack does not know it for as many. */
@@ -53,7 +54,7 @@ export function seatingsFor(pack: RunPack, roster: Roster): Map<string, Seating>
   const seatings = new Map<string, Seating>();
   for (const block of pack.blocks) {
     const here = rosterIn(pack, block, roster);
-    const table = pack.tables.find(({ size }) => size === here.working.length);
+    const table = tableFor(pack, here);
     if (!table) return undefined;
     seatings.set(block.id, { table, roster: here });
   }

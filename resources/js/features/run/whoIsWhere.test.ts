@@ -102,6 +102,7 @@ describe('who is where', () => {
     expect(of('game', ['plays', 'plays', 'plays', 'plays'])).toEqual(['All 4 play']);
     expect(of('game', ['plays', 'counts', 'plays', 'plays'])).toEqual(['3 play']);
     expect(of('game', ['plays', 'counts'])).toEqual(['One plays, with a grown-up']);
+    expect(of('game', ['counts'])).toEqual(['Nobody may play']);
     expect(of('water', ['drinks', 'drinks', 'drinks'])).toEqual([]);
     expect(of('talk', ['listens', 'listens', 'listens'])).toEqual([]);
   });

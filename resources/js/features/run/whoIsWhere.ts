@@ -51,7 +51,8 @@ export function whoIsWhere(pack: RunPack, at: number): WhoLine[] {
   // Who counts and fetches in a game is named by that duty.
   if (segment.kind === 'game') {
     const playing = seats.filter((seat) => isAtBall(seat.role)).length;
-    return [{ key: 'all', at: '', doing: playing === 1 ? 'One plays, with a grown-up' : `${playing} play` }];
+    const few = ['Nobody may play', 'One plays, with a grown-up'][playing];
+    return [{ key: 'all', at: '', doing: few ?? `${playing} play` }];
   }
   if (!areTogether) return [{ key: 'all', at: '', doing: doingOf(seats, names) }];
   const inGroups = new Set(groups.flatMap((group) => [...group.workers, ...group.servers]));
