@@ -74,12 +74,14 @@ final readonly class WaitAdvice
             KeptCure::class,
         )->cure;
 
-        return [new Warning($sentence.$this->why($cure), $cure, 'wait')];
+        return [new Warning($sentence.$this->why($cure, $isLong && $isLaying), $cure, 'wait')];
     }
 
-    private function why(?Cure $cure): string
+    private function why(?Cure $cure, bool $isOfLaying): string
     {
         return match (true) {
+            $isOfLaying && $cure === null && $this->stationing->stations > 1 => ' Fewer stations are laid out sooner.',
+            $isOfLaying => '',
             $this->drill->organisation->coachServes => ' One more grown-up could serve another station.',
             $this->stationing->hasThree() => ' There is one three.',
             $cure !== null => '',
@@ -91,7 +93,7 @@ final readonly class WaitAdvice
 
     private function cure(float $wait, bool $isLong, bool $isLaying): ?Cure
     {
-        foreach ($this->candidates($isLaying) as [$cure, $changed, $helpers]) {
+        foreach ($this->candidates($isLong, $isLaying) as [$cure, $changed, $helpers]) {
             if (self::wait(($this->tried)($changed, $helpers), $isLong) < self::WORTH_IT * $wait) {
                 return $cure;
             }
@@ -101,10 +103,14 @@ final readonly class WaitAdvice
     }
 
     /** @return iterable<array{Cure, Block, int}> cure, the block with it, and helpers more */
-    private function candidates(bool $isLaying): iterable
+    private function candidates(bool $isLong, bool $isLaying): iterable
     {
         if ($isLaying || $this->drill->organisation->coachServes || $this->stationing->hasThree()) {
             yield [Cure::helper(), $this->block, 1];
+        }
+        if ($isLong && $isLaying) {
+            // Nothing that is done in the block makes its laying out shorter.
+            return;
         }
         foreach ($this->drill->organisation->coachServes ? [] : $this->moreStations() as $stations) {
             yield [Cure::stations($stations), $this->block->withStations($stations), 0];

@@ -12,7 +12,7 @@ use FleetSparrow\Core\Exception\InvalidDose;
  * The chance is never a plug-in: it is Beta(made + m·p0, missed + m·(1 − p0)) with m = 10, so a player
  * with 0 of 3 still has a finite time.
  */
-final readonly class Pace
+final class Pace
 {
     /** Tries that the drill's own chance weighs as much as. */
     public const PRIOR_WEIGHT = 10.0;
@@ -20,12 +20,14 @@ final readonly class Pace
     /** Spread of a judged rep time (default). */
     public const COEFFICIENT_OF_VARIATION = 0.25;
 
+    private ?string $key = null;
+
     private function __construct(
-        public float $secondsPerRep,
-        public float $priorChance,
-        public int $made,
-        public int $missed,
-        public float $fetchSeconds,
+        public readonly float $secondsPerRep,
+        public readonly float $priorChance,
+        public readonly int $made,
+        public readonly int $missed,
+        public readonly float $fetchSeconds,
     ) {
     }
 
@@ -57,7 +59,15 @@ final readonly class Pace
     /** The same player where a rep takes so long, as in a line of many. */
     public function withSecondsPerRep(float $secondsPerRep): self
     {
-        return self::of($secondsPerRep, $this->priorChance, $this->fetchSeconds, $this->made, $this->missed);
+        return $secondsPerRep === $this->secondsPerRep
+            ? $this
+            : self::of($secondsPerRep, $this->priorChance, $this->fetchSeconds, $this->made, $this->missed);
+    }
+
+    /** The same for whoever works alike; put together once, as it is asked for all the time. */
+    public function key(): string
+    {
+        return $this->key ??= "{$this->secondsPerRep} {$this->alpha()} {$this->beta()} {$this->fetchSeconds}";
     }
 
     public function alpha(): float

@@ -17,7 +17,10 @@ use FleetSparrow\Core\Statistics\Quantiles;
 final class Plays
 {
     /** How often; this tool's own value. */
-    private const COUNT = 512;
+    private const COUNT = Chances::NODES << self::TO_A_NODE;
+
+    /** Plays at a chance, as a power of two. */
+    private const TO_A_NODE = 3;
 
     private const FEW_FACTORS = 8;
 
@@ -41,15 +44,17 @@ final class Plays
         [$fetching, $fetchingEach] = [$go->fetches * $fetch, $go->fetchesEach * $fetch];
         [$times, $all] = [[], 0.0];
         foreach ($factors as $i => $factor) {
-            $here = $counts[intdiv($i * Chances::NODES, self::COUNT)];
+            $here = $counts[$i >> self::TO_A_NODE];
             $seconds = $factor * $pace->secondsPerRep;
             $time = 0.0;
             foreach ($draws[$i] as $slice) {
-                $reps = $least + $here[$slice] * $each;
-                $taken = $reps * $seconds + $fetching + $here[$slice] * $fetchingEach;
+                $number = (float) $here[$slice];
+                $reps = $least + $number * $each;
+                $taken = $reps * $seconds + $fetching + $number * $fetchingEach;
                 if ($taken > $limit) {
                     // Stopped before the end: as many reps as in the share of the time.
-                    [$reps, $taken] = [$reps * $limit / $taken, $limit];
+                    $reps *= $limit / $taken;
+                    $taken = $limit;
                 }
                 $all += $reps;
                 $time += $taken;
@@ -67,10 +72,9 @@ final class Plays
      */
     private static function counts(GoCounts $go, Pace $pace, Memo $memo): array
     {
-        return array_map(static fn (int $cell): array => $memo->of(
-            "{$go->name} {$cell}",
-            static fn (): array => ($go->ofChance)(Chances::ofCell($cell)),
-        ), self::cells($pace, $memo));
+        $counts = $memo->of($go->name, static fn (): CountsByChance => new CountsByChance($go));
+
+        return array_map($counts->inCell(...), self::cells($pace, $memo));
     }
 
     /** @return list<float> equally likely factors of a player's pace */
@@ -114,7 +118,7 @@ final class Plays
 
         return $memo->of(
             "cells {$pace->alpha()} {$pace->beta()}",
-            static fn (): array => array_map(Chances::cell(...), Chances::nodes($pace->alpha(), $pace->beta(), $logs)),
+            static fn (): array => array_map(intval(...), Chances::angles($pace->alpha(), $pace->beta(), $logs)),
         );
     }
 }

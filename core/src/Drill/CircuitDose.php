@@ -139,14 +139,14 @@ final readonly class CircuitDose implements Dose
     /** At the items' own paces, with a chance and a pace anew for each item; the rests between items belong to it. */
     public function played(Pace $pace, ?float $limitSeconds, Memo $memo, ?int $goes = null): Played
     {
-        [$sum, $reps, $rounds] = [Quantiles::fixed(0.0), 0.0, $goes ?? $this->rounds];
+        [$times, $reps, $rounds] = [[], 0.0, $goes ?? $this->rounds];
         foreach ($this->items as $i => $item) {
             $rest = $i < count($this->items) - 1 ? $item->restSeconds : 0.0;
             $played = $item->dose->played($item->pace, $limitSeconds, $memo, $rounds * $item->dose->goes());
-            $sum = $sum->plus($played->times)->plus(Quantiles::fixed($rounds * $rest));
+            array_push($times, $played->times, Quantiles::fixed($rounds * $rest));
             $reps += $played->reps;
         }
 
-        return new Played($sum, $reps);
+        return new Played(Quantiles::sum($times), $reps);
     }
 }

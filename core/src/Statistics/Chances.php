@@ -19,36 +19,39 @@ final class Chances
     private const MOST_MISSES = 4000;
 
     /**
-     * Equally likely chances of Beta(α, β), growing: its distribution summed over an even grid of the angle θ with p = sin²θ, where
-     * the density is 2·sin^(2α−1)θ·cos^(2β−1)θ and has no pole for α, β ≥ ½. Checked against R's qbeta.
+     * Equally likely chances p of Beta(α, β), growing, as angles θ with p = sin²θ: its distribution summed over an even grid of them,
+     * where the density is 2·sin^(2α−1)θ·cos^(2β−1)θ and has no pole for α, β ≥ ½. Checked against R's qbeta.
      *
      * @param  non-empty-list<array{float, float}>  $logs  as below
-     * @return list<float>
+     * @return list<float> in cells of the grid
      */
-    public static function nodes(float $alpha, float $beta, array $logs): array
+    public static function angles(float $alpha, float $beta, array $logs): array
     {
         if ($beta <= 0.0) {
-            return array_fill(0, self::NODES, 1.0);
+            return array_fill(0, self::NODES, (float) self::GRID);
         }
+        // Eight deviations of the angle, 1 ÷ (2·√(α + β)), on either side of its middle: what lies outside is nothing.
+        [$angle, $reach] = [asin(sqrt($alpha / ($alpha + $beta))), 4.0 / sqrt($alpha + $beta)];
+        $first = max(0, (int) (($angle - $reach) / M_PI_2 * self::GRID));
         $densities = [];
-        foreach ($logs as [$sine, $cosine]) {
+        foreach (array_slice($logs, $first, (int) ceil(2.0 * $reach / M_PI_2 * self::GRID) + 1) as [$sine, $cosine]) {
             $densities[] = (2.0 * $alpha - 1.0) * $sine + (2.0 * $beta - 1.0) * $cosine;
         }
-        $most = max($densities);
+        $most = max(-INF, ...$densities);
         $weights = [];
         foreach ($densities as $log) {
             $weights[] = exp($log - $most);
         }
-        [$sum, $gone, $nodes] = [array_sum($weights), 0.0, []];
+        $slice = array_sum($weights) / self::NODES;
+        [$gone, $next, $angles] = [0.0, $slice / 2.0, []];
         foreach ($weights as $i => $weight) {
-            while (count($nodes) < self::NODES && $gone + $weight >= (count($nodes) + 0.5) / self::NODES * $sum) {
-                $within = ((count($nodes) + 0.5) / self::NODES * $sum - $gone) / $weight;
-                $nodes[] = sin(($i + $within) / self::GRID * M_PI_2) ** 2;
+            for (; $gone + $weight >= $next && count($angles) < self::NODES; $next += $slice) {
+                $angles[] = $first + $i + ($next - $gone) / $weight;
             }
             $gone += $weight;
         }
 
-        return count($nodes) === self::NODES ? $nodes : array_pad($nodes, self::NODES, 1.0);
+        return array_pad($angles, self::NODES, (float) self::GRID);
     }
 
     /** @return non-empty-list<array{float, float}> of each cell's middle the logarithms of sine and cosine, the same for every Beta */
@@ -61,13 +64,7 @@ final class Chances
         }, range(0, self::GRID - 1));
     }
 
-    /** The cell of the grid in which a chance lies, from 0; the last one past the end is certainty. */
-    public static function cell(float $chance): int
-    {
-        return $chance >= 1.0 ? self::GRID : (int) (asin(sqrt($chance)) / M_PI_2 * self::GRID);
-    }
-
-    /** The chance at the middle of a cell. */
+    /** The chance at the middle of a cell, from 0; the one past the last is certainty. */
     public static function ofCell(int $cell): float
     {
         return $cell === self::GRID ? 1.0 : sin(($cell + 0.5) / self::GRID * M_PI_2) ** 2;

@@ -40,10 +40,9 @@ final class LogNormals
     {
         $question = 'sum of log-normals '.json_encode($parts, JSON_THROW_ON_ERROR);
 
-        return $memo->kept($question, static fn (): Quantiles => array_reduce(
+        return $memo->kept($question, static fn (): Quantiles => Quantiles::sum(array_map(
+            static fn (array $part): Quantiles => self::of($memo, ...$part),
             $parts,
-            static fn (Quantiles $sum, array $part): Quantiles => $sum->plus(self::of($memo, ...$part)),
-            Quantiles::fixed(0.0),
-        ), Quantiles::class);
+        )), Quantiles::class);
     }
 }

@@ -21,6 +21,9 @@ final readonly class Quantiles implements Keepable
     /** As many as a sum has at most: with fewer, the tail of many sums gets shorter with each. */
     private const FINE = 4 * self::COUNT;
 
+    /** As many are summed up at once: with more, so few points no longer fill the cube evenly. */
+    private const AT_ONCE = 8;
+
     private const BINS = 1500;
 
     public float $mean;
@@ -166,20 +169,35 @@ final readonly class Quantiles implements Keepable
         return new self(array_map(static fn (float $value): float => min($limit, $value), $this->values));
     }
 
-    /** The sum with an independent one. */
+    /**
+     * The sum of independent ones.
+     *
+     * @param  list<self>  $each
+     */
+    public static function sum(array $each): self
+    {
+        [$fixed, $open] = [0.0, []];
+        foreach ($each as $one) {
+            if ($one->isFixed()) {
+                $fixed += $one->values[0];
+            } else {
+                $open[] = $one;
+            }
+        }
+        while (count($open) > self::AT_ONCE) {
+            $open = array_map(self::sum(...), array_chunk($open, self::AT_ONCE));
+        }
+
+        return match (count($open)) {
+            0 => self::fixed($fixed),
+            1 => $open[0]->shifted($fixed),
+            default => self::of(Lattice::sums(self::atPoints($open)))->shifted($fixed),
+        };
+    }
+
     public function plus(self $other): self
     {
-        if ($other->isFixed() || $this->isFixed()) {
-            [$some, $fixed] = $other->isFixed() ? [$this, $other->values[0]] : [$other, $this->values[0]];
-
-            return $some->shifted($fixed);
-        }
-        [$mine, $theirs] = $this->pairedWith($other);
-        foreach ($mine as $i => $value) {
-            $mine[$i] = $value + $theirs[$i];
-        }
-
-        return self::of($mine);
+        return self::sum([$this, $other]);
     }
 
     /** The product with an independent one. */
@@ -188,12 +206,13 @@ final readonly class Quantiles implements Keepable
         if ($other->isFixed() || $this->isFixed()) {
             return $other->isFixed() ? $this->times($other->values[0]) : $other->times($this->values[0]);
         }
-        [$mine, $theirs] = $this->pairedWith($other);
-        foreach ($mine as $i => $value) {
-            $mine[$i] = $value * $theirs[$i];
-        }
+        [$mine, $theirs] = self::atPoints([$this, $other]);
 
-        return self::of($mine);
+        return self::of(array_map(
+            static fn (float $one, float $another): float => $one * $another,
+            $mine,
+            Lattice::ordered($theirs, 1),
+        ));
     }
 
     private function shifted(float $by): self
@@ -246,7 +265,7 @@ final readonly class Quantiles implements Keepable
     }
 
     /** @return list<float> what stands at the middle of each of so many slices, as in at(), in whole numbers */
-    private function inSlices(int $slices): array
+    public function inSlices(int $slices): array
     {
         $count = count($this->values);
         if ($count === $slices) {
@@ -261,26 +280,18 @@ final readonly class Quantiles implements Keepable
     }
 
     /**
-     * Each value of this one with one of the other's, spread evenly: the step is odd, so coprime to a power of two, and near its
-     * golden section.
-     *
-     * @return array{list<float>, list<float>} of this one and of the other, pair by pair
+     * @param  non-empty-list<self>  $each
+     * @return non-empty-list<list<float>> each in as many slices as the finest has, up to the most of a sum
      */
-    private function pairedWith(self $other): array
+    private static function atPoints(array $each): array
     {
-        $most = max(count($this->values), count($other->values));
-        $count = match (true) {
-            $most <= self::COUNT => self::COUNT,
-            $most <= 2 * self::COUNT => 2 * self::COUNT,
-            default => self::FINE,
-        };
-        [$mine, $theirs, $step] = [$this->inSlices($count), $other->inSlices($count), (int) (0.618 * $count) | 1];
-        $spread = [];
-        for ($i = 0; $i < $count; $i++) {
-            $spread[] = $theirs[($i * $step + 77) % $count];
+        $most = max(array_map(static fn (self $one): int => count($one->values), $each));
+        $points = self::COUNT;
+        while ($points < $most && $points < self::FINE) {
+            $points *= 2;
         }
 
-        return [$mine, $spread];
+        return array_map(static fn (self $one): array => $one->inSlices($points), $each);
     }
 
     /** @param  non-empty-list<self>  $each */

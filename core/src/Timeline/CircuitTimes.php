@@ -61,13 +61,13 @@ final readonly class CircuitTimes
         if ($this->dose->pace === CircuitPace::Own) {
             return $this->alone()->largestOfSame($players);
         }
-        $round = Quantiles::fixed(0.0);
+        $round = [];
         foreach ($this->dose->items as $i => $item) {
             $rest = $i < count($this->dose->items) - 1 ? $item->restSeconds : 0.0;
-            $round = $round->plus($this->item($item, $players))->plus(Quantiles::fixed($rest));
+            array_push($round, $this->item($item, $players), Quantiles::fixed($rest));
         }
 
-        return $round->times((float) $this->dose->sets())
+        return Quantiles::sum($round)->times((float) $this->dose->sets())
             ->plus(Quantiles::fixed(($this->dose->sets() - 1) * $this->dose->restSeconds()));
     }
 }

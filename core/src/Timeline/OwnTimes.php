@@ -55,6 +55,6 @@ final readonly class OwnTimes
     /** What the answer depends on, and nothing else. */
     public function question(Pace $pace): string
     {
-        return "{$this->what} {$pace->secondsPerRep} {$pace->alpha()} {$pace->beta()} {$pace->fetchSeconds}";
+        return "{$this->what} {$pace->key()}";
     }
 }

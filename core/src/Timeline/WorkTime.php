@@ -62,11 +62,9 @@ final class WorkTime
      */
     private static function lane(OwnTimes $own, array $paces, float $gapSeconds, bool $isFine): Quantiles
     {
-        return array_reduce(
-            $paces,
-            static fn (Quantiles $sum, Pace $pace): Quantiles => $sum->plus($isFine ? $own->of($pace) : $own->of($pace)->thinned()),
-            Quantiles::fixed($gapSeconds),
-        );
+        $each = array_map(static fn (Pace $pace): Quantiles => $isFine ? $own->of($pace) : $own->of($pace)->thinned(), $paces);
+
+        return Quantiles::sum([Quantiles::fixed($gapSeconds), ...$each]);
     }
 
     /**
@@ -76,11 +74,10 @@ final class WorkTime
      */
     public static function ofCircuit(CircuitTimes $times, array $players): Quantiles
     {
-        return array_reduce(
-            $players,
-            static fn (Quantiles $sum, int $count): Quantiles => $sum->plus($times->whole($count)),
+        return Quantiles::sum([
             Quantiles::fixed((count($players) - 1) * GoPattern::SWAP_SECONDS),
-        );
+            ...array_map($times->whole(...), $players),
+        ]);
     }
 
     /**

@@ -21,6 +21,7 @@ use FleetSparrow\Core\Shared\CureKind;
 use FleetSparrow\Core\Shared\Length;
 use FleetSparrow\Core\Shared\LengthUnit;
 use FleetSparrow\Core\Shared\StrongFoot;
+use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drills;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\SegmentKind;
@@ -138,6 +139,16 @@ final class LayingOutTest extends TestCase
         $warnings = array_values(array_filter($plan->blocks[1]->warnings, fn ($one): bool => $one->code === 'wait'));
         self::assertSame('Laying out takes 1:30, and everybody waits.', $warnings[0]->sentence ?? null);
         self::assertSame(CureKind::Helper, $warnings[0]->cure?->kind);
+    }
+
+    public function test_what_is_done_in_a_block_makes_its_laying_out_no_shorter(): void
+    {
+        // A helper who is there already has no time for it before the first block; five boxes are 4 · 5 · 5 s.
+        $boxes = self::block('a', self::BOX)->withStations(5);
+        $warned = self::evaluate([$boxes], helpers: 1, isLaidBefore: false)->blocks[0]->warnings;
+        $waits = array_values(array_filter($warned, fn (Warning $one): bool => $one->code === 'wait'));
+        self::assertSame('Laying out takes 1:40, and everybody waits. Fewer stations are laid out sooner.', $waits[0]->sentence ?? null);
+        self::assertNull($waits[0]->cure ?? null);
     }
 
     /**

@@ -39,6 +39,20 @@ final class QuantilesTest extends TestCase
         self::assertEqualsWithDelta(sqrt(2 * 625.0), sqrt($sum->variance()), 0.9);
     }
 
+    public function test_the_sum_of_many_is_nearly_normal(): void
+    {
+        // Of n uniforms: mean n ÷ 2, variance n ÷ 12, and eight in ten lie under the mean and 0.842 deviations.
+        $uniform = Quantiles::of(array_map(fn (int $i): float => ($i + 0.5) / 256, range(0, 255)));
+        foreach ([3, 8, 20, 40] as $count) {
+            $sum = Quantiles::sum([...array_fill(0, $count, $uniform), Quantiles::fixed(5.0)]);
+            $deviation = sqrt($count / 12.0);
+            self::assertEqualsWithDelta(5.0 + $count / 2.0, $sum->mean(), 1e-9);
+            self::assertEqualsWithDelta(1.0, sqrt($sum->variance()) / $deviation, 0.025, "{$count}");
+            self::assertEqualsWithDelta(0.842, ($sum->at(0.8) - $sum->mean()) / $deviation, 0.05, "{$count}");
+        }
+        self::assertSame([7.0], Quantiles::sum([Quantiles::fixed(3.0), Quantiles::fixed(4.0)])->values);
+    }
+
     public function test_the_largest_of_even_ones(): void
     {
         // Of n uniforms the largest has the mean n ÷ (n + 1), and P(≤ x) = x^n.
@@ -74,13 +88,29 @@ final class QuantilesTest extends TestCase
         // Beta(1, 1) is even, Beta(2, 1) has the quantile √u, Beta(1, 3) the quantile 1 − (1 − u)^⅓.
         foreach (range(0, Chances::NODES - 1) as $i) {
             $share = ($i + 0.5) / Chances::NODES;
-            self::assertEqualsWithDelta($share, Chances::nodes(1.0, 1.0, Chances::logsOfAngles())[$i], 1e-3);
-            self::assertEqualsWithDelta(sqrt($share), Chances::nodes(2.0, 1.0, Chances::logsOfAngles())[$i], 1e-3);
-            self::assertEqualsWithDelta(1.0 - (1.0 - $share) ** (1 / 3), Chances::nodes(1.0, 3.0, Chances::logsOfAngles())[$i], 1e-3);
+            self::assertEqualsWithDelta($share, self::chances(1.0, 1.0)[$i], 1e-3);
+            self::assertEqualsWithDelta(sqrt($share), self::chances(2.0, 1.0)[$i], 1e-3);
+            self::assertEqualsWithDelta(1.0 - (1.0 - $share) ** (1 / 3), self::chances(1.0, 3.0)[$i], 1e-3);
         }
-        self::assertSame(array_fill(0, Chances::NODES, 1.0), Chances::nodes(10.0, 0.0, Chances::logsOfAngles()));
+        self::assertSame(array_fill(0, Chances::NODES, 1.0), self::chances(10.0, 0.0));
         // R: qbeta(0.5, 9.5, 0.5) = 0.9752, from memory; the density has a pole at 1.
-        self::assertEqualsWithDelta(0.975, Chances::nodes(9.5, 0.5, Chances::logsOfAngles())[intdiv(Chances::NODES, 2)], 4e-3);
+        self::assertEqualsWithDelta(0.975, self::chances(9.5, 0.5)[intdiv(Chances::NODES, 2)], 4e-3);
+        // By the theorem of de Moivre and Laplace its middle half lies within 0.674 deviations of 0.4.
+        self::assertEqualsWithDelta(
+            [0.4 - 0.674 * sqrt(0.24 / 2001), 0.4 + 0.674 * sqrt(0.24 / 2001)],
+            [self::chances(800.0, 1200.0)[15], self::chances(800.0, 1200.0)[48]],
+            1e-3,
+        );
+        self::assertEqualsWithDelta([0.2, 0.4], [Chances::ofCell(75), Chances::ofCell(111)], 5e-3);
+    }
+
+    /** @return list<float> */
+    private static function chances(float $alpha, float $beta): array
+    {
+        return array_map(
+            static fn (float $angle): float => sin($angle / 256.0 * M_PI_2) ** 2,
+            Chances::angles($alpha, $beta, Chances::logsOfAngles()),
+        );
     }
 
     public function test_misses_before_the_first_good_one_are_geometric(): void
