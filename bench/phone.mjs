@@ -7,6 +7,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from 'playwright';
+import { Browser } from './Browser.mjs';
 
 const [, , address, how] = process.argv;
 const rounds = how === 'short' ? 1 : 5;
@@ -22,12 +23,23 @@ const browser = await chromium.launch(run);
 const phone = async () => signedIn(await browser.newContext({ ...held, serviceWorkers: 'block' }));
 
 /** A phone that is come back to: with a profile on disk, as real ones have. */
-async function keeping(use) {
+async function keeping(use, after = () => undefined) {
   const folder = mkdtempSync(join(tmpdir(), 'phone-'));
   const context = await chromium.launchPersistentContext(folder, { ...run, ...held, serviceWorkers: 'allow' });
   await use(context);
   await context.close();
+  await after(folder);
   rmSync(folder, { recursive: true, force: true });
+}
+
+/** A visit in a tab of its own, in a browser that is open: the first one only opens it. */
+async function later(folder, path, seen, offline) {
+  const phoned = new Browser({ chromium: run.executablePath, folder, offline });
+  const visited = () => phoned.visit(`${address}${path}`, seen, { ...held.viewport, slower });
+  await visited();
+  const ms = await visited();
+  await phoned.close();
+  return ms;
 }
 
 async function signedIn(context) {
@@ -109,24 +121,26 @@ for (let round = 0; round < rounds; round++) {
   await sheet.locator('.folded > li').first().getByRole('img').last().waitFor({ timeout: 60_000 });
   times.chart.push(performance.now() - opened);
   await desk.close();
-  await keeping(async (context) => {
-    await signedIn(context);
-    const page = await context.newPage();
-    await page.goto('/today');
-    await order(page).waitFor();
-    runPath ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
-    // Not by the worker's promise alone: it waits for ever where none can be installed.
-    await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active, undefined, { timeout: 60_000 });
-    await page.reload();
-    await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
-    // Once by hand, so that all of it is held.
-    await page.goto(runPath);
-    await start(page).waitFor();
-    await page.close();
-    times.later.push(await visit(await slowed(context), '/today', order));
-    await context.setOffline(true);
-    times.run.push(await visit(await slowed(context, true), runPath, start));
-  });
+  await keeping(
+    async (context) => {
+      await signedIn(context);
+      const page = await context.newPage();
+      await page.goto('/today');
+      await order(page).waitFor();
+      runPath ||= await page.locator('.head .acts').getByRole('link', { name: 'Run', exact: true }).getAttribute('href');
+      // Not by the worker's promise alone: it waits for ever where none can be installed.
+      await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active, undefined, { timeout: 60_000 });
+      await page.reload();
+      await page.getByText(/^On this device since/).waitFor({ timeout: 60_000 });
+      // Once by hand, so that all of it is held.
+      await page.goto(runPath);
+      await start(page).waitFor();
+    },
+    async (folder) => {
+      times.later.push(await later(folder, '/today', { selector: 'h2', text: 'Running order' }, false));
+      times.run.push(await later(folder, runPath, { selector: 'button', text: 'Start' }, true));
+    },
+  );
 }
 await browser.close();
 

@@ -1,15 +1,11 @@
 import { askForFonts } from './look';
-import { StrictMode } from 'react';
-import { createRoot } from 'react-dom/client';
 import { keepOpenable } from '../shared/lib/openable';
 import { App } from './App';
+import { draw } from './draw';
+import { queryClient } from './queryClient';
+import { readAhead } from './readAhead';
+import { router } from './router';
 
 askForFonts();
-const root = document.getElementById('root');
-if (root)
-  createRoot(root).render(
-    <StrictMode>
-      <App />
-    </StrictMode>,
-  );
+void draw(<App />, readAhead(queryClient, router, location.pathname));
 keepOpenable();

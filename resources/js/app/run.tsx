@@ -1,8 +1,7 @@
 // First of all: imports run in their order.
 import './aheadOfRun';
 import { QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense, useEffect, useState } from 'react';
-import { createRoot } from 'react-dom/client';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { RunPage } from '../features/run/RunPage';
 import { readAhead } from '../features/run/useRun';
@@ -18,6 +17,7 @@ import { putOn } from '../shared/theme/putOn';
 import { Failed, Loading } from '../shared/ui/States';
 import { isDuskChosen, ThemeChoice } from '../shared/ui/ThemeChoice';
 import { Broken } from './Broken';
+import { draw } from './draw';
 import { askForFonts } from './look';
 import { queryClient } from './queryClient';
 
@@ -85,18 +85,14 @@ function Door({ onSignedIn }: { onSignedIn: (me: Me) => void }) {
 
 putOn(theme.name);
 askForFonts();
-if (rememberedAccount() !== undefined) readAhead(queryClient, sessionId);
-const root = document.getElementById('root');
-if (root)
-  createRoot(root).render(
-    <StrictMode>
-      <ThemeChoice value={theme}>
-        <QueryClientProvider client={queryClient}>
-          <ErrorBoundary FallbackComponent={Broken}>
-            <AtPitch />
-          </ErrorBoundary>
-        </QueryClientProvider>
-      </ThemeChoice>
-    </StrictMode>,
-  );
+void draw(
+  <ThemeChoice value={theme}>
+    <QueryClientProvider client={queryClient}>
+      <ErrorBoundary FallbackComponent={Broken}>
+        <AtPitch />
+      </ErrorBoundary>
+    </QueryClientProvider>
+  </ThemeChoice>,
+  rememberedAccount() === undefined ? Promise.resolve() : readAhead(queryClient, sessionId),
+);
 keepOpenable();

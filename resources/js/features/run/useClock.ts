@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { clockAt, spentMs, stoppedMs, type Press } from '../../kernel/segmentClock';
-import { contract } from '../../shared/api/client';
 import { keys } from '../../shared/api/keys';
 import type { PartTime } from '../../shared/api/runQueries';
 import type { Player, RunPack } from '../../shared/api/schemas';
@@ -42,7 +41,7 @@ export function useClock(firstPack: RunPack, first: KeptState) {
   const notes = useNotes(pack, first, (more) => keep(more, offsetOf(time)));
 
   const keep = (more: Partial<KeptState>, offsetMs: number) => {
-    const state: KeptState = { pack, contract, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
+    const state: KeptState = { pack, presses, links, waived, calls, steps, offsetMs, ...(seated && { seated }), ...notes.kept, ...more };
     void keepRunState(sessionId, state);
     queryClient.setQueryData(keys.keptRun(sessionId), state);
   };
@@ -109,10 +108,11 @@ export function useClock(firstPack: RunPack, first: KeptState) {
     keep({}, offsetOf(next));
   };
   useKeptOffset(offsetOf(time), presses.length > 0, (offsetMs) => keep({}, offsetMs));
+  const [asOpened] = useState(first);
   useEffect(() => {
     // Before the start the pack is kept too, so that the pitch may be without signal.
-    if (first.presses.length === 0 && !seated && !notes.kept.beside) void keepRunState(sessionId, { pack: firstPack, presses: [] });
-  }, [sessionId, firstPack, first.presses.length, seated, notes.kept.beside]);
+    if (first.presses.length === 0 && !seated && !notes.kept.beside) void keepRunState(sessionId, { ...asOpened, pack: firstPack });
+  }, [sessionId, firstPack, asOpened, first.presses.length, seated, notes.kept.beside]);
 
   const finish = () => {
     notes.settleLooks();

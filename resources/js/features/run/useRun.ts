@@ -19,12 +19,9 @@ const keptRunQuery = (sessionId: number) =>
   });
 const entriesQuery = (sessionId: number) => queryOptions({ queryKey: keys.entries(sessionId), queryFn: () => entriesOf(sessionId), staleTime: Infinity });
 
-/** Before anything is drawn, so that reading and drawing the frame go on side by side. */
-export function readAhead(client: QueryClient, sessionId: number): void {
-  // Whoever shows them hears of a fault.
-  const all = [client.query(keptRunQuery(sessionId)), client.query(entriesQuery(sessionId)), client.query(runPackQuery(sessionId))];
-  void Promise.allSettled(all);
-}
+/** All that a run is opened with. Never rejects: whoever shows it hears of a fault. */
+export const readAhead = (client: QueryClient, sessionId: number): Promise<unknown> =>
+  Promise.allSettled([client.query(keptRunQuery(sessionId)), client.query(entriesQuery(sessionId)), client.query(runPackQuery(sessionId))]);
 
 /** The run pack from the server, or the one kept on this device when there is no network; and the presses so far. */
 export function useRunState(sessionId: number) {

@@ -6,6 +6,7 @@ import { takeAlong } from '../../shared/api/client';
 import { squadQueries } from '../../shared/api/queries';
 import type { Today } from '../../shared/api/schemas';
 import { clock, clockTime, day, familyWords, mark, shortDay, sideWords } from '../../shared/lib/format';
+import { whenIdle } from '../../shared/lib/idle';
 import { recapWords } from '../../shared/lib/recap';
 import { Ribbon } from '../../shared/ui/Ribbon';
 import { useSquadId } from '../../shared/ui/SquadChoice';
@@ -26,6 +27,7 @@ export function TodayPage() {
   useQuery({
     queryKey: keys.takeAlong(next),
     queryFn: async () => {
+      await whenIdle();
       const isTaken = await takeAlong(next.split(',').map(Number));
       void queryClient.invalidateQueries({ queryKey: keys.ready });
       return isTaken;

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { ApiError } from '../api/client';
+import { ApiError, contract } from '../api/client';
 import {
   keepRecap,
   keepRun,
@@ -411,7 +411,8 @@ export async function keepsHere(): Promise<boolean> {
   return isKept;
 }
 
-export const keepRunState = (sessionId: number, kept: unknown): Promise<unknown> => runs.put({ sessionId, state: JSON.stringify(kept) });
+/** With the version it is of: what the same one opens again is taken as it is. */
+export const keepRunState = (sessionId: number, kept: object): Promise<unknown> => runs.put({ sessionId, state: JSON.stringify({ ...kept, contract }) });
 
 export async function keptRunState(sessionId: number): Promise<unknown> {
   const kept = await runs.get(sessionId);

@@ -1,3 +1,4 @@
+import { whenIdle } from './idle';
 import { keepsHere } from './outbox';
 
 /** Whether a session can be run on this device where there is no network. */
@@ -14,6 +15,7 @@ export interface Readiness {
 const leastFreeBytes = 5_000_000;
 
 export async function readinessOf(sessionId: number): Promise<Readiness> {
+  await whenIdle();
   const [keeps, isNearlyFull, since] = await Promise.all([keepsHere(), hasLittleRoom(), packSince(sessionId)]);
   return { keeps, isNearlyFull, since };
 }
