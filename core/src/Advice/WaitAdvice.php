@@ -27,6 +27,7 @@ final readonly class WaitAdvice
     /**
      * @param  int|null  $fit  stations sure to fit into the area
      * @param  float|null  $limitSeconds  when a go is stopped
+     * @param  bool  $isHelped  a helper had time to lay this block out: another has no more
      * @param  Closure(Block, int): BlockEvaluation  $tried  the block as changed, with so many helpers more
      * @param  Closure(): string  $question  everything that the answer depends on
      */
@@ -36,6 +37,7 @@ final readonly class WaitAdvice
         private Stationing $stationing,
         private ?int $fit,
         private ?float $limitSeconds,
+        private bool $isHelped,
         private PlanContext $context,
         private Closure $tried,
         private Closure $question,
@@ -105,7 +107,7 @@ final readonly class WaitAdvice
     /** @return iterable<array{Cure, Block, int}> cure, the block with it, and helpers more */
     private function candidates(bool $isLong, bool $isLaying): iterable
     {
-        if ($isLaying || $this->drill->organisation->coachServes || $this->stationing->hasThree()) {
+        if (($isLaying && ! $this->isHelped) || $this->drill->organisation->coachServes || $this->stationing->hasThree()) {
             yield [Cure::helper(), $this->block, 1];
         }
         if ($isLong && $isLaying) {

@@ -150,6 +150,7 @@ final class BlockEvaluator
             stationing: $stationing,
             fit: $fit,
             limitSeconds: $cast->limitSeconds,
+            isHelped: $ground->isHelped,
             context: $this->context,
             tried: $tried,
             question: fn (): string => $this->question($block, $cast, $ground, $fit),
