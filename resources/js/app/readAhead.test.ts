@@ -53,7 +53,13 @@ test('a view is waited for, and what it shows of the squad that was shown last',
 test('without a network nothing is rejected, and whoever shows it hears of the fault', async () => {
   server({});
   const client = new QueryClient();
-  await readAhead(client, ready, '/plan');
+  await readAhead(client, ready, '/today');
   expect(client.getQueryState(keys.me)?.error).toMatchObject({ kind: 'offline' });
-  expect(client.getQueryState(keys.today(7))).toBeUndefined();
+  expect(client.getQueryState(keys.today(7))?.error).toMatchObject({ kind: 'offline' });
+});
+
+test('no other view waits for anything', async () => {
+  const asked = server({});
+  await readAhead(new QueryClient(), loading().router, '/plan');
+  expect(asked).toEqual([]);
 });
