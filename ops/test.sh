@@ -15,8 +15,8 @@ test_feature() {
 # Starts, kills and looks in from outside, in a checkout of its own: as whoever runs this, since only root can become others.
 test_ops() { php vendor/bin/phpunit --testsuite ops --exclude-group slow --do-not-cache-result; }
 
-# Every figure once: the times of one go say nothing.
-test_bench() { measure short >"$VAR/logs/bench.log" 2>&1 || { tail -n 20 "$VAR/logs/bench.log"; return 1; }; }
+# Every figure once: the times of one go say nothing. In a shell of its own, so that what ends it is said as well.
+test_bench() { (measure short) >"$VAR/logs/bench.log" 2>&1 || { tail -n 20 "$VAR/logs/bench.log"; return 1; }; }
 
 # What takes long, before anything is called done.
 test_slow() {

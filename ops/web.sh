@@ -41,8 +41,9 @@ start_web() {
 # opcache is told not to look at files again, so a changed file means a new server.
 serving_hash() { find app ops/preload.php bootstrap/app.php bootstrap/providers.php config core/src compat routes resources/views .env vendor/autoload.php -type f -printf '%p %T@\n' 2>/dev/null | sort | sha256sum | cut -d' ' -f1; }
 
+# A minute: on a busy machine the code that is read ahead alone can take a third of one.
 wait_for_web() {
-  for _ in $(seq 1 100); do
+  for _ in $(seq 1 300); do
     curl -fsS -o /dev/null "http://127.0.0.1:$2/up" 2>"$VAR/logs/web-$1-wait.log" && return 0
     sleep 0.2
   done
