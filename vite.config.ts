@@ -5,18 +5,18 @@ import { defineConfig } from 'vitest/config';
 import { contract } from './vite.contract.ts';
 
 const tests = ['resources/js/**/*.test.{ts,tsx}', 'tests/node/**/*.test.ts'];
-const withState = 'resources/js/{early,app/*,at-home/store,shared/api/{client,early},shared/lib/{deviceStore,draft,outbox*,readiness}}.test.ts';
+const withState = 'resources/js/{early,app/*,at-home/store,shared/api/{client,early},shared/lib/{deviceStore,planInHand,outbox*,readiness}}.test.ts';
 
 /** What every view stands on. */
 const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|idb)\/|vite\/preload-helper|rolldown\/runtime/;
 /** What asks for the first answers before the libraries are here. */
-const ahead = /\/shared\/(lib\/deviceNotes|api\/early)\.ts$/;
+const ahead = /\/shared\/(lib\/(deviceNotes|planInHand)|api\/(early|token))\.ts$/;
 /** What most views have in common; not what only one needs, nor what is fetched when it is asked for. */
 const together = (id: string): boolean => /\/resources\/js\/(shared|kernel)\/.*\.tsx?$/.test(id) && !apart.test(id);
 /** What answers are read by where they may be of another version. */
 const schemas = /\/node_modules\/zod\/|\/shared\/api\/(\w*[sS]chemas|zod)\.ts$/;
 const apart =
-  /\/(lib\/deviceNotes|api\/early|api\/zod)\.|\/shared\/api\/\w*[sS]chemas\.|\/shared\/clock\/|\/shared\/theme\/(?!tokens|putOn)|\/lib\/search\.|\/api\/(season|home)|\/ui\/(OverView|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
+  /\/(lib\/(deviceNotes|planInHand)|api\/(early|token|zod))\.|\/shared\/api\/\w*[sS]chemas\.|\/shared\/clock\/|\/shared\/theme\/(?!tokens|putOn)|\/lib\/search\.|\/api\/(season|home)|\/ui\/(OverView|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
 
 export default defineConfig({
   // The tests say themselves which one they mean.

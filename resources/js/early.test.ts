@@ -4,7 +4,7 @@ const answers: Record<string, unknown> = {
   '/me': { squads: [{ id: 4 }, { id: 7 }] },
   '/squads/7/today': { next: { id: 19 } },
   '/squads/4/today': { next: null },
-  '/sessions/19': { squadId: 7 },
+  '/sessions/19': { id: 19, version: 3, squadId: 7, slotMinutes: 60, blocks: [], overrides: [] },
 };
 
 /** A page of this address, on a device that showed a squad last, asks for these in order and for nothing else. */
@@ -13,6 +13,7 @@ async function expectAsked(pathname: string, squad: string | null, paths: string
   vi.resetModules();
   vi.stubGlobal('window', { setTimeout });
   vi.stubGlobal('location', { pathname });
+  vi.stubGlobal('document', { cookie: '' });
   vi.stubGlobal('localStorage', { getItem: (name: string) => (name.includes('squad') ? squad : null) });
   vi.stubGlobal('fetch', (path: string) => {
     asked.push(path.replace('/api/v1', ''));
@@ -33,10 +34,10 @@ test('today is asked for at once for the squad shown last, and else as soon as i
   await expectAsked('/today', '99', ['/squads/99/today', '/me', '/squads/4/today']);
 });
 
-test('the way to the next plan asks for what it leads to: the session, then the book', async () => {
-  await expectAsked('/plan', '7', ['/squads/7/today', '/me', '/sessions/19', '/squads/7/drills']);
-  await expectAsked('/plan', null, ['/me', '/squads/4/today', '/squads/4/drills']);
-  await expectAsked('/plan/19', null, ['/me', '/sessions/19', '/squads/7/drills']);
+test('the way to a plan asks for what it shows, then for the book; of the next session today knows it all', async () => {
+  await expectAsked('/plan', '7', ['/squads/7/today', '/me', '/squads/7/drills']);
+  await expectAsked('/plan', null, ['/me', '/squads/4/today']);
+  await expectAsked('/plan/19', null, ['/me', '/sessions/19', '/squads/7/preview', '/squads/7/drills']);
 });
 
 test('whoever comes by an invitation is asked for nothing, and other views only for who is signed in', async () => {

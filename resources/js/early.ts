@@ -1,5 +1,7 @@
 import { noted } from './shared/lib/deviceNotes';
 import { askEarly } from './shared/api/early';
+import { draftOf, planOf, unkept } from './shared/lib/planInHand';
+import type { Session } from './shared/api/schemas';
 
 /*
  * Comes before the application, and is small: asks for what the first view will show, while the libraries are still on their way. It
@@ -15,22 +17,27 @@ async function begin(path: string): Promise<void> {
   const ahead = (isToday || isNext) && known > 0 ? askEarly(`/squads/${known}/today`) : undefined;
   const me = askEarly('/me');
   const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
-  if (id) {
-    const session = (await read(askEarly(`/sessions/${id}`))) as { squadId?: number } | undefined;
-    if (session?.squadId) void askEarly(`/squads/${session.squadId}/drills`);
-  }
+  if (id) await beginPlan(Number(id));
   if (isToday || isNext) {
     const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };
     const squad = squads.find((one) => one.id === known) ?? squads[0];
     if (!squad) return;
     const today = ahead && squad.id === known ? ahead : askEarly(`/squads/${squad.id}/today`);
     if (isNext) {
-      const { next } = ((await read(today)) ?? {}) as { next?: { id: number } | null };
-      if (next) void askEarly(`/sessions/${next.id}`);
       // After what is shown first: the book is the heaviest of them.
-      void askEarly(`/squads/${squad.id}/drills`);
+      const { next } = ((await read(today)) ?? {}) as { next?: object | null };
+      if (next) void askEarly(`/squads/${squad.id}/drills`);
     }
   }
+}
+
+/** A plan, and what the server makes of it. */
+async function beginPlan(id: number): Promise<void> {
+  const session = (await read(askEarly(`/sessions/${id}`))) as Session | undefined;
+  if (!session) return;
+  void askEarly(`/squads/${session.squadId}/preview`, draftOf(unkept(session) ?? planOf(session)));
+  // After what is shown first: the book is the heaviest of them.
+  void askEarly(`/squads/${session.squadId}/drills`);
 }
 
 async function read(answer: Promise<Response | undefined>): Promise<unknown> {

@@ -8,16 +8,18 @@ import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
+import { Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { drillBlock, minutesBlock } from '../../shared/lib/draft';
 import { searcher } from '../../shared/lib/search';
 
 interface AddBlockProps {
-  drills: Drill[];
+  /** Undefined while it is on its way. */
+  book: Drill[] | undefined;
   onAdd: (block: PlanBlock) => void;
 }
 
-export function AddBlock({ drills, onAdd }: AddBlockProps) {
+export function AddBlock({ book, onAdd }: AddBlockProps) {
   const id = useId();
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
@@ -25,6 +27,7 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
   const asked = text.trim();
   const answer = useQuery({ ...bookQueries.searchIndex(squadId), enabled: isOpen });
   const search = useMemo(() => searcher((answer.data ?? []).filter(({ kind }) => kind === 'drill')), [answer.data]);
+  const drills = book ?? [];
   const bySlug = new Map(drills.map((drill) => [drill.slug, drill]));
   const found = asked === '' ? drills : search(asked).flatMap(({ id: slug }) => bySlug.get(slug) ?? []);
   const take = (block: PlanBlock) => {
@@ -68,7 +71,8 @@ export function AddBlock({ drills, onAdd }: AddBlockProps) {
             ))}
           </ul>
           {answer.isError && <p className="notice">{answer.error.message}</p>}
-          {found.length === 0 && !answer.isFetching && <p>No drill fits these words. Try a surface, such as sole, or a family, such as turning.</p>}
+          {!book && <Loading what="the book" />}
+          {book && found.length === 0 && !answer.isFetching && <p>No drill fits these words. Try a surface, such as sole, or a family, such as turning.</p>}
           <p>
             <Button onClick={() => setOpen(false)}>Close</Button>
           </p>

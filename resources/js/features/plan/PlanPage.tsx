@@ -42,14 +42,16 @@ export function PlanPage() {
         <Failed fault={failed.error} onRetry={() => void Promise.all([session.refetch(), drills.refetch()])} />
       </div>
     );
-  if (!session.data || !drills.data) return <Loading what="the plan" />;
-  return <Plan key={sessionId} session={session.data} drills={[...drills.data, ...session.data.olderDrills]} />;
+  if (!session.data) return <Loading what="the plan" />;
+  return <Plan key={sessionId} session={session.data} book={drills.data} />;
 }
 
 /** Width in pixels up to which the style sheet puts the order, the block and its figures one below the other. */
 const ONE_COLUMN = 1100;
 
-function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
+/** The book is the heaviest of what a plan needs, so the plan is shown before it is here. */
+function Plan({ session, book }: { session: Session; book: Drill[] | undefined }) {
+  const drills = [...(book ?? []), ...session.olderDrills];
   const { squad } = useSquadId();
   const tools = usePlan(session);
   const { plan, evaluation } = tools;
@@ -71,8 +73,13 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
   const { acts, spoken } = useRibbonActs(tools, setChosenId);
-  const editor = selected && <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />;
-  const details = worked && (
+  const isOnItsWay = !book && selected !== undefined && selected.drillVersionId !== null && !drill;
+  const editor = isOnItsWay ? (
+    <Loading what="its drill" />
+  ) : (
+    selected && <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />
+  );
+  const details = worked && !isOnItsWay && (
     <BlockDetails
       worked={worked}
       drill={drill}
@@ -147,7 +154,7 @@ function Plan({ session, drills }: { session: Session; drills: Drill[] }) {
           {session.lastRecap && <LastRecap last={session.lastRecap} />}
           <RunningOrder
             tools={tools}
-            drills={drills}
+            book={book && drills}
             selectedId={selected?.id}
             onSelect={choose}
             kept={session.overrides}

@@ -12,7 +12,8 @@ import { Warnings } from './Warnings';
 
 interface RunningOrderProps {
   tools: PlanTools;
-  drills: Drill[];
+  /** Undefined while it is on its way. */
+  book: Drill[] | undefined;
   selectedId: string | undefined;
   onSelect: (blockId: string) => void;
   /** What was let stand when the plan was last kept. */
@@ -27,7 +28,7 @@ export const blockAnchor = (blockId: string): string => `block-${blockId}`;
 const isFirstOfRound = (blocks: PlanBlock[], at: number) => blocks[at]?.together !== blocks[at - 1]?.together;
 
 /** The blocks in order; Alt with an arrow key moves the one in focus. */
-export function RunningOrder({ tools, drills, selectedId, onSelect, kept, opened }: RunningOrderProps) {
+export function RunningOrder({ tools, book, selectedId, onSelect, kept, opened }: RunningOrderProps) {
   const { plan, evaluation } = tools;
   const wording = useFootWording();
   const [spoken, setSpoken] = useState('');
@@ -97,7 +98,7 @@ export function RunningOrder({ tools, drills, selectedId, onSelect, kept, opened
       {evaluation && <Cuts tools={tools} cuts={evaluation.cuts} stillOverSeconds={evaluation.stillOverSeconds} onCut={setSpoken} />}
       <div className="side">
         <AddBlock
-          drills={drills}
+          book={book}
           onAdd={(block) => {
             tools.change({ blocks: [...plan.blocks, block] });
             onSelect(block.id);

@@ -2,7 +2,7 @@ import { Button } from '../../shared/ui/Button';
 import type { Session } from '../../shared/api/schemas';
 import { useFootWording } from '../../shared/ui/FootWords';
 import { doseWords } from '../../shared/lib/doseWords';
-import { type PlanInHand } from '../../shared/lib/draft';
+import { type PlanInHand } from '../../shared/lib/planInHand';
 
 interface StalePlanProps {
   mine: PlanInHand;

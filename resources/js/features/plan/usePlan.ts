@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
 import type { Evaluation, Session } from '../../shared/api/schemas';
-import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/draft';
+import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/planInHand';
 import { useUndo } from './useUndo';
 import { keys } from '../../shared/api/keys';
 

@@ -12,7 +12,8 @@ import { Choice } from '../../shared/ui/Field';
 import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
-import { planOf, proposedPlan, rememberUnkept, unkept } from '../../shared/lib/draft';
+import { proposedPlan } from '../../shared/lib/draft';
+import { planOf, rememberUnkept, unkept } from '../../shared/lib/planInHand';
 import { Proposed } from './Proposed';
 
 const families = ['ball-mastery', 'dribbling', 'turning', 'first-touch', 'passing', '1v1-moves', 'juggling', 'striking', 'footwork'];

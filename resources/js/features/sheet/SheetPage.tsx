@@ -13,7 +13,7 @@ import { RoundMap } from '../../shared/ui/RoundMap';
 import { useFootWording } from '../../shared/ui/FootWords';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
-import { draftOf, planOf } from '../../shared/lib/draft';
+import { draftOf, planOf } from '../../shared/lib/planInHand';
 import { ageWords, dutyWords, groupWords } from '../../shared/lib/groups';
 import { targetsOf } from './targets';
 

@@ -1,9 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { Link, Navigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { squadQueries } from '../../shared/api/queries';
+import type { Today } from '../../shared/api/schemas';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
+import { givePlan } from './givePlan';
 
 /** "Plan" and "Run" in the bar lead to the next session. */
 function Next({ to }: { to: 'plan' | 'run' }) {
@@ -25,7 +27,17 @@ function Next({ to }: { to: 'plan' | 'run' }) {
         </p>
       </div>
     );
-  return to === 'run' ? <ToRun sessionId={today.data.next.id} /> : <Navigate to={`/plan/${today.data.next.id}`} replace />;
+  return to === 'run' ? <ToRun sessionId={today.data.next.id} /> : <ToPlan session={today.data.next} asOfMs={today.dataUpdatedAt} />;
+}
+
+function ToPlan({ session, asOfMs }: { session: NonNullable<Today['next']>; asOfMs: number }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  useEffect(() => {
+    givePlan(client, session, asOfMs);
+    void navigate(`/plan/${session.id}`, { replace: true });
+  }, [client, navigate, session, asOfMs]);
+  return <Loading what="the plan" />;
 }
 
 /** A run has an entry of its own: the browser goes there. */

@@ -1,5 +1,6 @@
 import type { ZodMiniType } from 'zod/mini';
 import { dropEarly, takeEarly } from './early';
+import { readToken } from './token';
 import { noteHeld } from '../lib/openable';
 
 export interface FieldFault {
@@ -91,8 +92,8 @@ async function fetched<T>(reader: () => Promise<ZodMiniType<T>>): Promise<ZodMin
 
 async function send(path: string, { method, body, text, headers, signal }: Call): Promise<Response> {
   const content = text ?? (body === undefined ? undefined : JSON.stringify(body));
-  const early = method === 'GET' ? takeEarly(path) : undefined;
-  if (method !== 'GET') dropEarly();
+  const early = takeEarly(method, path, content);
+  if (method !== 'GET' && !early) dropEarly();
   try {
     const response = await (early ??
       fetch(`/api/v1${path}`, {
@@ -113,11 +114,6 @@ async function send(path: string, { method, body, text, headers, signal }: Call)
     if (signal?.aborted) throw fault;
     throw new ApiError('offline', 'No connection. What you entered is still here.');
   }
-}
-
-function readToken(): string {
-  const cookie = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='));
-  return cookie ? decodeURIComponent(cookie.slice('XSRF-TOKEN='.length)) : '';
 }
 
 async function readJson(response: Response): Promise<unknown> {

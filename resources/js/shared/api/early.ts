@@ -1,26 +1,42 @@
+import { readToken } from './token';
+
 /** Answers that were asked for before the application itself was here: each is given once, to whoever asks the same. */
 const asked = new Map<string, Promise<Response>>();
 
 /** As long as an answer counts as fresh everywhere. */
 const goodForMs = 15_000;
 
-/** Asks for what the first view will ask for. Never throws; what failed before it was taken is asked for again by the view. */
-export function askEarly(path: string): Promise<Response | undefined> {
-  const answer = fetch(`/api/v1${path}`, { credentials: 'same-origin', headers: { Accept: 'application/json' } });
-  asked.set(path, answer);
-  window.setTimeout(() => asked.delete(path), goodForMs);
+const nameOf = (method: string, path: string, content: string | undefined): string => `${method} ${path} ${content ?? ''}`;
+
+/**
+ * Asks for what the first view will ask for: reads it, or has it worked out of what is sent. Never throws; what failed before it was taken
+ * is asked for again by the view.
+ */
+export function askEarly(path: string, sent?: object): Promise<Response | undefined> {
+  const method = sent ? 'POST' : 'GET';
+  const content = sent && JSON.stringify(sent);
+  const answer = fetch(`/api/v1${path}`, {
+    method,
+    credentials: 'same-origin',
+    headers: { Accept: 'application/json', ...(content ? { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': readToken() } : {}) },
+    ...(content ? { body: content } : {}),
+  });
+  const name = nameOf(method, path, content);
+  asked.set(name, answer);
+  window.setTimeout(() => asked.delete(name), goodForMs);
   return answer.then(
     (response) => response.clone(),
     () => {
-      asked.delete(path);
+      asked.delete(name);
       return undefined;
     },
   );
 }
 
-export function takeEarly(path: string): Promise<Response> | undefined {
-  const answer = asked.get(path);
-  asked.delete(path);
+export function takeEarly(method: string, path: string, content?: string): Promise<Response> | undefined {
+  const name = nameOf(method, path, content);
+  const answer = asked.get(name);
+  asked.delete(name);
   return answer;
 }
 

@@ -1,6 +1,5 @@
-// @vitest-environment jsdom
-import { beforeEach, describe, expect, test } from 'vitest';
-import type { PlanBlock, Session } from '../api/schemas';
+import { describe, expect, test } from 'vitest';
+import type { PlanBlock } from '../api/schemas';
 import { doseOfKind, doseWords } from './doseWords';
 import {
   changed,
@@ -10,14 +9,11 @@ import {
   minutesBlock,
   moved,
   movedTo,
-  planOf,
   proposedPlan,
-  rememberUnkept,
   sized,
   sizeOf,
   stretched,
   together,
-  unkept,
   withCut,
 } from './draft';
 
@@ -55,45 +51,6 @@ test('doses are said in a coach’s words', () => {
     { sides: 'left' },
     { sides: 'left' },
   ]);
-});
-
-describe('what was typed and not kept', () => {
-  const session: Session = {
-    id: 7,
-    squadId: 1,
-    title: 'Turning',
-    place: '',
-    startsAt: '2026-03-12T18:00',
-    slotMinutes: 60,
-    version: 3,
-    isRun: false,
-    recap: { answers: '', howHard: null, onlyTried: false },
-    lastRecap: null,
-    blocks: [],
-    comingPlayerIds: [],
-    helpers: 0,
-    laidBefore: true,
-    may: [],
-    isHot: false,
-    temperatureCelsius: null,
-    humidityPercent: null,
-    overrides: [],
-    players: [],
-    olderDrills: [],
-  };
-  beforeEach(() => localStorage.clear());
-  test('comes back as long as the plan is the same version', () => {
-    const typed = { ...planOf(session), title: 'Turning, quick' };
-    rememberUnkept(7, 3, typed);
-    expect(unkept(session)).toEqual(typed);
-    expect(unkept({ ...session, version: 4 })).toBeUndefined();
-    rememberUnkept(7, 3, undefined);
-    expect(unkept(session)).toBeUndefined();
-  });
-  test('a broken note is ignored', () => {
-    localStorage.setItem('plan-7', '{');
-    expect(unkept(session)).toBeUndefined();
-  });
 });
 
 test('every school of dose is said as a coach would', () => {
