@@ -9,14 +9,12 @@ const withState = 'resources/js/{early,app/*,at-home/store,shared/api/{client,ea
 
 /** What every view stands on. */
 const libraries = /\/node_modules\/(react|react-dom|scheduler|react-router|@tanstack|idb)\/|vite\/preload-helper|rolldown\/runtime/;
-/** What asks for the first answers before the libraries are here. */
-const ahead = /\/shared\/(lib\/(deviceNotes|planInHand)|api\/(early|token))\.ts$/;
 /** What most views have in common; not what only one needs, nor what is fetched when it is asked for. */
 const together = (id: string): boolean => /\/resources\/js\/(shared|kernel)\/.*\.tsx?$/.test(id) && !apart.test(id);
 /** What answers are read by where they may be of another version. */
 const schemas = /\/node_modules\/zod\/|\/shared\/api\/(\w*[sS]chemas|zod)\.ts$/;
 const apart =
-  /\/(lib\/(deviceNotes|planInHand)|api\/(early|token|zod))\.|\/shared\/api\/\w*[sS]chemas\.|\/shared\/clock\/|\/shared\/theme\/(?!tokens|putOn)|\/lib\/search\.|\/api\/(season|home)|\/ui\/(OverView|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
+  /\/api\/zod\.|\/shared\/api\/\w*[sS]chemas\.|\/shared\/clock\/|\/shared\/theme\/(?!tokens|putOn)|\/lib\/search\.|\/api\/(season|home)|\/ui\/(OverView|WeekBand|SeasonChoice|ResetPicture|WalkedDrawing)/;
 
 export default defineConfig({
   // The tests say themselves which one they mean.
@@ -25,16 +23,16 @@ export default defineConfig({
     ? [react()]
     : [
         // The last is what the bench holds the first visits against; no page asks for it.
-        laravel({ input: ['resources/js/early.ts', 'resources/js/app/main.tsx', 'resources/js/bench/empty.tsx'], refresh: false }),
+        laravel({ input: ['resources/js/app/main.tsx', 'resources/js/bench/empty.tsx'], refresh: false }),
         react(),
         serwist({
           swSrc: 'resources/js/sw.ts',
           swDest: '../sw.js',
           injectionPoint: 'self.__SW_MANIFEST',
           rollupFormat: 'iife',
-          // What the run needs is built before this.
+          // What the run needs is built before this, and what stands in the pages, by whose name they are told from another version's.
           globDirectory: 'public',
-          globPatterns: ['{build,build-run}/assets/*.{js,css,woff2}'],
+          globPatterns: ['{build,build-run,build-early}/assets/*.{js,css,woff2}'],
           globIgnores: ['build/assets/empty-*'],
           modifyURLPrefix: { '': '/' },
         }),
@@ -53,7 +51,6 @@ export default defineConfig({
             { name: 'libraries', test: libraries },
             { name: 'shared', test: together },
             { name: 'schemas', test: schemas },
-            { name: 'ahead', test: ahead },
           ],
         },
       },

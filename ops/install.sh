@@ -65,7 +65,7 @@ build_front_end() {
   local wanted
   wanted=$(find resources -type f -print0 | sort -z | xargs -0 cat vite.*.ts docs/openapi.json tsconfig.json package.json package-lock.json | sha256sum | cut -d' ' -f1)
   if ! { fresh build "$wanted" && [ -f public/build/manifest.json ] && [ -f public/sw.js ] \
-    && [ -f public/build-run/manifest.json ] && [ -f public/build-home/manifest.json ] && [ -f public/at-home-sw.js ]; }; then
+    && [ -f public/build-run/manifest.json ] && [ -f public/build-early/manifest.json ] && [ -f public/build-home/manifest.json ] && [ -f public/at-home-sw.js ]; }; then
     say "Building the front end …"
     step "the front-end build" "Mend what it names, then start again." build npm run --silent build
     stamp build "$wanted"

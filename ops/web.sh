@@ -143,7 +143,7 @@ http {
     add_header X-Content-Type-Options nosniff always;
     add_header Referrer-Policy same-origin always;
     add_header X-Frame-Options DENY always;
-    location ~ ^/build(-home)?/ {
+    location ~ ^/build[a-z-]*/ {
       expires 1y;
       add_header Cache-Control "public, immutable";
       add_header X-Content-Type-Options nosniff always;

@@ -13,7 +13,7 @@ use Illuminate\View\Middleware\ShareErrorsFromSession;
 Route::view('/at-home', 'at-home')->withoutMiddleware('web');
 // The shell is the same for everybody and needs neither session nor database, so it loads when the database is away.
 Route::view('/{path?}', 'shell')
-    ->where('path', '^(?!api/|build/|build-home/|build-run/|at-home|up$).*')
+    ->where('path', '^(?!api/|build[a-z-]*/|at-home|up$).*')
     ->withoutMiddleware(
         [
             EncryptCookies::class,

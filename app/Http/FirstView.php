@@ -24,7 +24,7 @@ final class FirstView
         if (preg_match('#^run/\d+$#', $path) === 1) {
             return [['resources/js/app/run.tsx'], 'build-run'];
         }
-        $scripts = ['resources/js/early.ts', 'resources/js/app/main.tsx'];
+        $scripts = ['resources/js/app/main.tsx'];
         foreach (self::VIEWS as $pattern => $views) {
             foreach (preg_match("#^{$pattern}$#", $path) === 1 ? $views : [] as $view) {
                 $scripts[] = "resources/js/features/{$view}.tsx";

@@ -8,13 +8,13 @@ const answers: Record<string, unknown> = {
 };
 
 /** A page of this address, on a device that showed a squad last, asks for these in order and for nothing else. */
-async function expectAsked(pathname: string, squad: string | null, paths: string[]): Promise<void> {
+async function expectAsked(pathname: string, squad: string | null, paths: string[], account: string | null = null): Promise<void> {
   const asked: string[] = [];
   vi.resetModules();
   vi.stubGlobal('window', { setTimeout });
   vi.stubGlobal('location', { pathname });
   vi.stubGlobal('document', { cookie: '' });
-  vi.stubGlobal('localStorage', { getItem: (name: string) => (name.includes('squad') ? squad : null) });
+  vi.stubGlobal('localStorage', { getItem: (name: string) => ({ squad, account })[name] ?? null });
   vi.stubGlobal('fetch', (path: string) => {
     asked.push(path.replace('/api/v1', ''));
     return Promise.resolve(new Response(JSON.stringify(answers[asked[asked.length - 1] ?? ''] ?? {})));
@@ -43,4 +43,9 @@ test('the way to a plan asks for what it shows, then for the book; of the next s
 test('whoever comes by an invitation is asked for nothing, and other views only for who is signed in', async () => {
   await expectAsked('/invitation/abc', '7', []);
   await expectAsked('/book', '7', ['/me']);
+});
+
+test('the pack of a run is asked for, for whom the phone remembers', async () => {
+  await expectAsked('/run/19', '7', ['/sessions/19/run'], '3');
+  await expectAsked('/run/19', '7', []);
 });

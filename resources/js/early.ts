@@ -4,12 +4,18 @@ import { draftOf, planOf, unkept } from './shared/lib/planInHand';
 import type { Session } from './shared/api/schemas';
 
 /*
- * Comes before the application, and is small: asks for what the first view will show, while the libraries are still on their way. It
- * reads of the answers only what the next question needs; whoever shows them checks them.
+ * Stands in the page, before the application, and is small: asks for what the first view will show, while the libraries are still on
+ * their way. It reads of the answers only what the next question needs; whoever shows them checks them.
  */
 async function begin(path: string): Promise<void> {
   // Who comes by an invitation is nobody yet.
   if (/^\/(invitation|reset)\//.test(path)) return;
+  const run = /^\/run\/(\d+)/.exec(path)?.[1];
+  if (run) {
+    // Where nobody is remembered, a sign-in comes before it.
+    if (noted('account') !== undefined) void askEarly(`/sessions/${run}/run`);
+    return;
+  }
   const isToday = path === '/' || path === '/today';
   const isNext = path === '/plan';
   const known = Number(noted('squad') ?? 0);

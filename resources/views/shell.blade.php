@@ -2,6 +2,7 @@
 <html lang="en">
 <head>
     <meta charset="utf-8">
+    <script>{!! \App\Http\EarlyScript::text() !!}</script>
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="theme-color" content="#F6F1E6">
     <meta name="robots" content="noindex">

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\EarlyScript;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What a browser may do with an answer. No script and no style stands in a page: what the component library adds while
- * running carries the page's nonce.
+ * What a browser may do with an answer. One script stands in a page and no style: what the component library adds while running carries
+ * the page's nonce.
  */
 final class SafeHeaders
 {
@@ -22,7 +23,7 @@ final class SafeHeaders
         $response->headers->add([
             'Content-Security-Policy' => implode('; ', [
                 "default-src 'none'",
-                "script-src 'self'",
+                "script-src 'self'".($request->is('api/*') ? '' : ' '.EarlyScript::source()),
                 "style-src 'self' 'nonce-{$nonce}'",
                 "img-src 'self' data:",
                 "font-src 'self'",

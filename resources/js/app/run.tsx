@@ -1,5 +1,3 @@
-// First of all: imports run in their order.
-import './aheadOfRun';
 import { QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';

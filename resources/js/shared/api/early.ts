@@ -1,7 +1,14 @@
 import { readToken } from './token';
 
-/** Answers that were asked for before the application itself was here: each is given once, to whoever asks the same. */
-const asked = new Map<string, Promise<Response>>();
+declare global {
+  var askedEarly: Map<string, Promise<Response>> | undefined;
+}
+
+/**
+ * Answers that were asked for before the application itself was here: each is given once, to whoever asks the same. On the page, as who
+ * asks and who takes are built apart.
+ */
+const asked = (globalThis.askedEarly ??= new Map());
 
 /** As long as an answer counts as fresh everywhere. */
 const goodForMs = 15_000;
