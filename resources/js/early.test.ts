@@ -2,8 +2,6 @@ import { afterEach, expect, test, vi } from 'vitest';
 
 const answers: Record<string, unknown> = {
   '/me': { squads: [{ id: 4 }, { id: 7 }] },
-  '/squads/7/today': { next: { id: 19 } },
-  '/squads/4/today': { next: null },
   '/sessions/19': { id: 19, version: 3, squadId: 7, slotMinutes: 60, blocks: [], overrides: [] },
 };
 
@@ -34,10 +32,10 @@ test('today is asked for at once for the squad shown last, and else as soon as i
   await expectAsked('/today', '99', ['/squads/99/today', '/me', '/squads/4/today']);
 });
 
-test('the way to a plan asks for what it shows, then for the book; of the next session today knows it all', async () => {
-  await expectAsked('/plan', '7', ['/squads/7/today', '/me', '/squads/7/drills']);
+test('the way to the next plan asks for today, which knows all of it; a plan asks for itself and what is made of it', async () => {
+  await expectAsked('/plan', '7', ['/squads/7/today', '/me']);
   await expectAsked('/plan', null, ['/me', '/squads/4/today']);
-  await expectAsked('/plan/19', null, ['/me', '/sessions/19', '/squads/7/preview', '/squads/7/drills']);
+  await expectAsked('/plan/19', null, ['/me', '/sessions/19', '/squads/7/preview']);
 });
 
 test('whoever comes by an invitation is asked for nothing, and other views only for who is signed in', async () => {

@@ -16,34 +16,23 @@ async function begin(path: string): Promise<void> {
     if (noted('account') !== undefined) void askEarly(`/sessions/${run}/run`);
     return;
   }
-  const isToday = path === '/' || path === '/today';
-  const isNext = path === '/plan';
+  // The next plan too: today knows all of it.
+  const isToday = path === '/' || path === '/today' || path === '/plan';
   const known = Number(noted('squad') ?? 0);
   // The squad shown last is asked for at once: while the application starts, nobody has time to read who is signed in.
-  const ahead = (isToday || isNext) && known > 0 ? askEarly(`/squads/${known}/today`) : undefined;
+  if (isToday && known > 0) void askEarly(`/squads/${known}/today`);
   const me = askEarly('/me');
   const id = /^\/plan\/(\d+)$/.exec(path)?.[1];
-  if (id) await beginPlan(Number(id));
-  if (isToday || isNext) {
+  if (id) {
+    const session = (await read(askEarly(`/sessions/${id}`))) as Session | undefined;
+    // The book is asked for by the page, after what it shows first: it is the heaviest of them.
+    if (session) void askEarly(`/squads/${session.squadId}/preview`, draftOf(unkept(session) ?? planOf(session)));
+  }
+  if (isToday) {
     const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };
     const squad = squads.find((one) => one.id === known) ?? squads[0];
-    if (!squad) return;
-    const today = ahead && squad.id === known ? ahead : askEarly(`/squads/${squad.id}/today`);
-    if (isNext) {
-      // After what is shown first: the book is the heaviest of them.
-      const { next } = ((await read(today)) ?? {}) as { next?: object | null };
-      if (next) void askEarly(`/squads/${squad.id}/drills`);
-    }
+    if (squad && squad.id !== known) void askEarly(`/squads/${squad.id}/today`);
   }
-}
-
-/** A plan, and what the server makes of it. */
-async function beginPlan(id: number): Promise<void> {
-  const session = (await read(askEarly(`/sessions/${id}`))) as Session | undefined;
-  if (!session) return;
-  void askEarly(`/squads/${session.squadId}/preview`, draftOf(unkept(session) ?? planOf(session)));
-  // After what is shown first: the book is the heaviest of them.
-  void askEarly(`/squads/${session.squadId}/drills`);
 }
 
 async function read(answer: Promise<Response | undefined>): Promise<unknown> {

@@ -23,9 +23,10 @@ const held = [
 const manifest = self.__SW_MANIFEST ?? [];
 /** The pages of this version: with its scripts, which are held too, they open at once. Another version has pages of its own. */
 const SHELLS = 'shell';
-const SHELL = [SHELLS, ...manifest.map((one) => (typeof one === 'string' ? one : one.url)).filter((url) => /\/(main|run|early)-[^/]+\.(js|css)$/.test(url))].join(
-  ' ',
-);
+const SHELL = [
+  SHELLS,
+  ...manifest.map((one) => (typeof one === 'string' ? one : one.url)).filter((url) => /\/(main|run|early)-[^/]+\.(js|css)$/.test(url)),
+].join(' ');
 /** There are two, whatever the address: the run, and the frame of all other views. */
 const pages = { run: '/run/0', frame: '/today' };
 const pageOf = (path: string): string => (/^\/run\/\d/.test(path) ? pages.run : pages.frame);

@@ -1,21 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { PlanBlock } from '../api/schemas';
 import { doseOfKind, doseWords } from './doseWords';
-import {
-  changed,
-  cured,
-  daysLater,
-  mends,
-  minutesBlock,
-  moved,
-  movedTo,
-  proposedPlan,
-  sized,
-  sizeOf,
-  stretched,
-  together,
-  withCut,
-} from './draft';
+import { changed, cured, daysLater, mends, minutesBlock, moved, movedTo, proposedPlan, sized, sizeOf, stretched, together, withCut } from './draft';
 
 const block = (id: string): PlanBlock => ({ ...minutesBlock('water'), id });
 const ids = (blocks: PlanBlock[]) => blocks.map((one) => one.id);
