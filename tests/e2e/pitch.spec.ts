@@ -14,6 +14,17 @@ test('seven at the pitch without signal: who with whom, frozen, once more, one g
   await keepChanges(page);
   const plan = page.url();
   await runLink(page).click();
+
+  // What is chosen before the start is still chosen when the page was loaded anew, and once more.
+  const more = page.getByRole('button', { name: 'More' });
+  await more.tap();
+  await page.getByRole('button', { name: 'Easier' }).tap();
+  for (let time = 0; time < 2; time++) {
+    await page.reload();
+    await more.tap();
+    await expect(page.getByRole('button', { name: 'Easier', pressed: true })).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Easier', pressed: true }).tap();
   await page.getByRole('button', { name: 'Start' }).tap();
   await runUntil(page, /Explain and show: Zigzag/);
   await expect(page.getByRole('img', { name: /Layout of Zigzag/ })).toBeVisible();

@@ -1,6 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { afterEach, expect, test, vi } from 'vitest';
-import { keys } from '../shared/api/keys';
+import { isOf, keys } from '../shared/api/keys';
 import { readAhead } from './readAhead';
 
 // Answers of the very contract are taken as they are.
@@ -76,7 +76,7 @@ test('the way to the next plan is gone before anything is drawn, with all that t
   expect(asked).toEqual(['/api/v1/me', '/api/v1/squads/7/today']);
   expect(gone).toEqual(['/plan/19']);
   expect(client.getQueryData(keys.session(19))).toEqual(next);
-  expect(client.getQueriesData({ queryKey: ['preview'] }).map(([, evaluation]) => evaluation)).toEqual([next.evaluation]);
+  expect(client.getQueriesData({ predicate: isOf('preview') }).map(([, evaluation]) => evaluation)).toEqual([next.evaluation]);
 });
 
 test('whoever went elsewhere meanwhile is not led back', async () => {

@@ -8,7 +8,7 @@ declare global {
  * Answers that were asked for before the application itself was here: each is given once, to whoever asks the same. On the page, as who
  * asks and who takes are built apart.
  */
-const asked = (globalThis.askedEarly ??= new Map());
+const asked = (globalThis.askedEarly ??= new Map<string, Promise<Response>>());
 
 /** As long as an answer counts as fresh everywhere. */
 const goodForMs = 15_000;

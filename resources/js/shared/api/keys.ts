@@ -60,6 +60,6 @@ export const keys = {
 
 /** Whether an answer is of one of these kinds. */
 export const isOf =
-  (...kinds: ('squad' | 'session' | 'player' | 'run' | 'settings' | 'me')[]) =>
+  (...kinds: ('squad' | 'session' | 'player' | 'run' | 'settings' | 'me' | 'preview')[]) =>
   ({ queryKey }: Pick<Query, 'queryKey'>): boolean =>
     kinds.some((kind) => kind === queryKey[0]);
