@@ -46,6 +46,28 @@ final class WorkedOut
         return $answer;
     }
 
+    /**
+     * The last answer about a squad's plan, for whoever asks the very same: the plan that Today has shown, or another device's.
+     *
+     * @param  list<mixed>  $given  everything the answer depends on
+     * @param  Closure(): array<string, mixed>  $tell
+     * @param  string  $what  kept apart from other answers
+     * @return string in JSON
+     */
+    public function told(Squad $squad, array $given, Closure $tell, string $what): string
+    {
+        $key = "told.{$squad->id}.{$what}";
+        $asked = hash('xxh128', serialize($given));
+        $last = Cache::get($key);
+        if (is_array($last) && $last['asked'] === $asked && is_string($last['told'])) {
+            return $last['told'];
+        }
+        $told = json_encode($tell(), JSON_THROW_ON_ERROR);
+        Cache::put($key, ['asked' => $asked, 'told' => $told], self::KEEP_SECONDS);
+
+        return $told;
+    }
+
     /** @param  array<string, string>  $kept */
     private static function bytes(array $kept): int
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Exchange\Export\EvaluationJson;
 use App\Models\Squad;
 use App\Models\TrainingSession;
 use App\Planning\DrillShelf;
@@ -41,11 +42,45 @@ final class PlanEvaluationQuery
     {
         $blocks = $draft->coreBlocks($this->drills->drills($squad, $draft->drillVersionIds()));
 
-        return $this->workedOut->with($squad, fn (Memo $memo): PlanEvaluation => PlanEvaluator::evaluate(
-            $blocks,
-            $this->context($squad, $draft, $blocks, $day, $coachId, memo: $memo),
-            $draft->slotMinutes * 60.0,
-        ));
+        return $this->evaluated($squad, $draft, $blocks, $this->context($squad, $draft, $blocks, $day, $coachId));
+    }
+
+    /**
+     * The same as an answer, in JSON. Of players by block only what is looked at is told: for a full session it would be half of it.
+     *
+     * @param  string|null  $playersOf  the block whose players are told one by one
+     *
+     * @throws \Illuminate\Validation\ValidationException
+     * @throws \FleetSparrow\Core\Exception\CoreException
+     */
+    public function told(Squad $squad, PlanDraft $draft, CalendarDate $day, ?int $coachId, ?string $playersOf = null): string
+    {
+        $blocks = $draft->coreBlocks($this->drills->drills($squad, $draft->drillVersionIds()));
+        $context = $this->context($squad, $draft, $blocks, $day, $coachId);
+
+        return $this->workedOut->told(
+            $squad,
+            [$blocks, $context->given(), $draft->slotMinutes, $playersOf],
+            fn (): array => EvaluationJson::of(
+                $this->evaluated($squad, $draft, $blocks, $context),
+                $draft->slotMinutes,
+                playersOf: $playersOf === null ? [] : [$playersOf],
+            ),
+            $playersOf === null ? 'plan' : 'block',
+        );
+    }
+
+    /**
+     * @param  list<Block>  $blocks
+     *
+     * @throws \FleetSparrow\Core\Exception\CoreException
+     */
+    private function evaluated(Squad $squad, PlanDraft $draft, array $blocks, PlanContext $context): PlanEvaluation
+    {
+        return $this->workedOut->with(
+            $squad,
+            fn (Memo $memo): PlanEvaluation => PlanEvaluator::evaluate($blocks, $context->with($memo), $draft->slotMinutes * 60.0),
+        );
     }
 
     /**

@@ -23,7 +23,7 @@ final class DirectionTest extends TestCase
         'Rules' => ['Auth', 'Exchange'],
         'OpenApi' => ['Exchange'],
         'Policies' => ['Models', 'Tenancy'],
-        'Queries' => ['Models', 'Tenancy', 'Planning'],
+        'Queries' => ['Models', 'Tenancy', 'Planning', 'Exchange'],
         // What an action keeps may be what a query works out, in the same transaction; queries know no action.
         'Actions' => ['Models', 'Tenancy', 'Auth', 'Planning', 'Mail', 'Queries', 'Exchange'],
         'Http' => ['Actions', 'Queries', 'Models', 'Tenancy', 'Auth', 'Settings', 'Planning', 'Rules', 'OpenApi', 'Mail', 'Exchange'],

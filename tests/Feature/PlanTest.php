@@ -10,6 +10,7 @@ use App\Planning\SquadHistory;
 use App\Tenancy\ClubContext;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class PlanTest extends FeatureTestCase
@@ -175,6 +176,38 @@ final class PlanTest extends FeatureTestCase
         $this->preview($blocks, ['playersOf' => ['sole-taps']])->assertStatus(422)->assertJsonPath('fields.0.path', 'playersOf');
     }
 
+    public function test_the_very_same_is_answered_with_what_was_told_and_nothing_else_is(): void
+    {
+        $blocks = [$this->drillBlock('sole-taps'), $this->drillBlock('far-foot-open')];
+        $first = $this->preview($blocks)->assertOk()->json();
+        $key = "told.{$this->squad->id}.plan";
+        $kept = Cache::get($key);
+        Cache::put($key, ['told' => '{"kept":true}'] + $kept);
+        $this->preview($blocks)->assertOk()->assertExactJson(['kept' => true]);
+
+        $ids = array_map(fn (Player $player): int => $player->id, $this->players);
+        $changes = [
+            'fewer' => fn () => $this->preview($blocks, ['comingPlayerIds' => array_slice($ids, 1)]),
+            'slot' => fn () => $this->preview($blocks, ['slotMinutes' => 61]),
+            'helpers' => fn () => $this->preview($blocks, ['helpers' => 1]),
+            'one looked at' => fn () => $this->preview($blocks, ['playersOf' => 'sole-taps']),
+            'kit' => function () use ($blocks): TestResponse {
+                $this->squad->update(['balls_owned' => 1]);
+
+                return $this->preview($blocks);
+            },
+            'foot' => function () use ($blocks): TestResponse {
+                $this->putJson("/api/v1/players/{$this->players[0]->id}", ['name' => 'Amina', 'strongFoot' => 'L'])->assertOk();
+
+                return $this->preview($blocks);
+            },
+        ];
+        foreach ($changes as $what => $asked) {
+            Cache::put($key, ['told' => '{"kept":true}'] + $kept);
+            self::assertCount(count($first['blocks']), $asked()->assertOk()->json('blocks') ?? [], $what);
+        }
+    }
+
     public function test_who_comes_changes_or_goes_is_known_at_once(): void
     {
         $block = [
@@ -297,7 +330,7 @@ final class PlanTest extends FeatureTestCase
      * @param  list<array<string, mixed>>  $blocks
      * @param  array<string, mixed>  $change
      */
-    private function preview(array $blocks, array $change = []): \Illuminate\Testing\TestResponse
+    private function preview(array $blocks, array $change = []): TestResponse
     {
         return $this->actingAs($this->coach)->postJson("/api/v1/squads/{$this->squad->id}/preview", $this->plan($blocks, $change));
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\PlanRequest;
-use App\Http\Resources\EvaluationResource;
 use App\Models\Squad;
 use App\OpenApi\Post;
 use App\Queries\PlanEvaluationQuery;
@@ -18,12 +17,12 @@ class PlanPreviewController extends Controller
     {
         $draft = $request->draft();
 
-        return new JsonResponse(
-            EvaluationResource::of(
-                $evaluations->evaluate($squad, $draft, $request->day(), $this->user($request)->id),
-                $draft->slotMinutes,
-                $request->filled('playersOf') ? $request->string('playersOf')->toString() : null,
-            ),
-        );
+        return JsonResponse::fromJsonString($evaluations->told(
+            $squad,
+            $draft,
+            $request->day(),
+            $this->user($request)->id,
+            $request->filled('playersOf') ? $request->string('playersOf')->toString() : null,
+        ));
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Http\Resources\EvaluationResource;
 use App\Http\Resources\ReminderResource;
 use App\Http\Resources\SessionResource;
 use App\Models\Squad;
@@ -93,18 +92,18 @@ class TodayController extends Controller
         ]);
     }
 
-    /** @return array{evaluation: array<string, mixed>|null, problem: string|null} */
+    /** @return array{evaluation: mixed, problem: string|null} */
     private function evaluated(Request $request, Squad $squad, TrainingSession $session, PlanEvaluationQuery $evaluations): array
     {
         try {
-            $evaluation = $evaluations->evaluate(
+            $evaluation = $evaluations->told(
                 $squad,
                 PlanDraft::ofSession($session, $session->comingPlayerIds()),
                 $this->day($request)->on($session->starts_at_utc),
                 $this->user($request)->id,
             );
 
-            return ['evaluation' => EvaluationResource::of($evaluation, $session->slot_minutes), 'problem' => null];
+            return ['evaluation' => json_decode($evaluation, flags: JSON_THROW_ON_ERROR), 'problem' => null];
         } catch (CoreException $refusal) {
             return ['evaluation' => null, 'problem' => $refusal->getMessage()];
         }

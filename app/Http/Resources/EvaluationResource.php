@@ -82,15 +82,10 @@ use FleetSparrow\Core\Timeline\Segment;
 ])]
 final class EvaluationResource
 {
-    /**
-     * Of players by block only what is looked at is sent: for a full session it would be half of the answer.
-     *
-     * @param  string|null  $playersOf  the block whose players are told one by one
-     * @return array<string, mixed>
-     */
-    public static function of(PlanEvaluation $evaluation, int $slotMinutes, ?string $playersOf = null): array
+    /** @return array<string, mixed> players by block not told */
+    public static function of(PlanEvaluation $evaluation, int $slotMinutes): array
     {
-        return EvaluationJson::of($evaluation, $slotMinutes, playersOf: $playersOf === null ? [] : [$playersOf]);
+        return EvaluationJson::of($evaluation, $slotMinutes, playersOf: []);
     }
 
     /** @return array<string, mixed> */

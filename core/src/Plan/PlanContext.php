@@ -85,6 +85,30 @@ final readonly class PlanContext
         );
     }
 
+    /** The same with what was worked out before. */
+    public function with(Memo $memo): self
+    {
+        return new self(
+            players: $this->players,
+            knownDrills: $this->knownDrills,
+            rules: $this->rules,
+            kit: $this->kit,
+            area: $this->area,
+            heading: $this->heading,
+            helpers: $this->helpers,
+            past: $this->past,
+            weather: $this->weather,
+            memo: $memo,
+            isLaidBefore: $this->isLaidBefore,
+        );
+    }
+
+    /** @return array<mixed> all of it that an evaluation depends on */
+    public function given(): array
+    {
+        return array_diff_key(get_object_vars($this), ['memo' => true]);
+    }
+
     /** The same in another corner. */
     public function within(Area $area): self
     {
