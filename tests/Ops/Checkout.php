@@ -12,8 +12,8 @@ final class Checkout
     private const PARTS = [
         '.env.nothing', 'app', 'artisan', 'bench', 'book', 'bootstrap', 'compat', 'composer.json', 'config', 'core', 'database', 'docs',
         'ops', 'package-lock.json', 'package.json', 'public', 'resources',
-        'routes', 'sparrow', 'tests/Ops', 'tsconfig.json', 'vite.config.ts', 'vite.contract.ts', 'vite.home.config.ts',
-        'vite.run.config.ts',
+        'routes', 'sparrow', 'tests/Ops', 'tsconfig.json', 'vite.config.ts', 'vite.contract.ts', 'vite.early.config.ts',
+        'vite.home.config.ts', 'vite.run.config.ts',
     ];
 
     private function __construct(public readonly string $path, private readonly int $port, private readonly int $databasePort)

@@ -85,46 +85,22 @@ final readonly class PlanContext
         );
     }
 
-    /** The same with what was worked out before. */
-    public function with(Memo $memo): self
-    {
-        return new self(
-            players: $this->players,
-            knownDrills: $this->knownDrills,
-            rules: $this->rules,
-            kit: $this->kit,
-            area: $this->area,
-            heading: $this->heading,
-            helpers: $this->helpers,
-            past: $this->past,
-            weather: $this->weather,
-            memo: $memo,
-            isLaidBefore: $this->isLaidBefore,
-        );
-    }
-
     /** @return array<mixed> all of it that an evaluation depends on */
     public function given(): array
     {
         return array_diff_key(get_object_vars($this), ['memo' => true]);
     }
 
+    /** The same with what was worked out before. */
+    public function with(Memo $memo): self
+    {
+        return $this->but(memo: $memo);
+    }
+
     /** The same in another corner. */
     public function within(Area $area): self
     {
-        return new self(
-            players: $this->players,
-            knownDrills: $this->knownDrills,
-            rules: $this->rules,
-            kit: $this->kit,
-            area: $area,
-            heading: $this->heading,
-            helpers: $this->helpers,
-            past: $this->past,
-            weather: $this->weather,
-            memo: $this->memo,
-            isLaidBefore: $this->isLaidBefore,
-        );
+        return $this->but(area: $area);
     }
 
     /**
@@ -134,17 +110,23 @@ final readonly class PlanContext
      */
     public function withHelpers(int $helpers): self
     {
+        return $this->but(helpers: $helpers);
+    }
+
+    /** @param  int<0, max>|null  $helpers */
+    private function but(?Area $area = null, ?int $helpers = null, ?Memo $memo = null): self
+    {
         return new self(
             players: $this->players,
             knownDrills: $this->knownDrills,
             rules: $this->rules,
             kit: $this->kit,
-            area: $this->area,
+            area: $area ?? $this->area,
             heading: $this->heading,
-            helpers: $helpers,
+            helpers: $helpers ?? $this->helpers,
             past: $this->past,
             weather: $this->weather,
-            memo: $this->memo,
+            memo: $memo ?? $this->memo,
             isLaidBefore: $this->isLaidBefore,
         );
     }
