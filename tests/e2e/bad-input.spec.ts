@@ -28,6 +28,22 @@ test('an absurd dose is said at its field and what was typed stays', async ({ pa
   await keepChanges(page);
 });
 
+test('a plan without the book shows its order and says what is missing, where it is missing', async ({ page }) => {
+  await signedIn(page);
+  await page.route('**/drills', (route) => route.abort());
+  await page.goto('/plan');
+  const block = page.getByRole('region', { name: 'Block', exact: true });
+  await expect(block.getByRole('alert')).toContainText('No connection.');
+  await expect(page.getByRole('region', { name: 'Running order' })).toContainText('Sole taps');
+  await page.getByRole('button', { name: 'Add a drill' }).click();
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('No connection.');
+  await page.unroute('**/drills');
+  await page.getByRole('dialog').getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('button', { name: 'Add Sole taps', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await expect(block.getByLabel('Work, s')).toHaveValue('45');
+});
+
 test('nobody coming is a sentence, not an empty page', async ({ page }) => {
   await signedIn(page);
   await newSession(page, 'Rain');

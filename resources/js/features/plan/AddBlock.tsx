@@ -1,14 +1,13 @@
 import { Button } from '../../shared/ui/Button';
 import { Dialog } from '../../shared/ui/Dialog';
 import { useQuery } from '@tanstack/react-query';
-import { useId, useMemo, useState } from 'react';
+import { useId, useMemo, useState, type ReactNode } from 'react';
 import { bookQueries } from '../../shared/api/bookQueries';
 import type { Drill, PlanBlock } from '../../shared/api/schemas';
 import { familyWords } from '../../shared/lib/format';
 import { Field } from '../../shared/ui/Field';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { PlanThumb } from '../../shared/ui/PlanThumb';
-import { Loading } from '../../shared/ui/States';
 import { StitchLine } from '../../shared/ui/Stitches';
 import { drillBlock, minutesBlock } from '../../shared/lib/draft';
 import { searcher } from '../../shared/lib/search';
@@ -16,10 +15,12 @@ import { searcher } from '../../shared/lib/search';
 interface AddBlockProps {
   /** Undefined while it is on its way. */
   book: Drill[] | undefined;
+  /** What stands in its place then. */
+  noBook: ReactNode;
   onAdd: (block: PlanBlock) => void;
 }
 
-export function AddBlock({ book, onAdd }: AddBlockProps) {
+export function AddBlock({ book, noBook, onAdd }: AddBlockProps) {
   const id = useId();
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
@@ -71,7 +72,7 @@ export function AddBlock({ book, onAdd }: AddBlockProps) {
             ))}
           </ul>
           {answer.isError && <p className="notice">{answer.error.message}</p>}
-          {!book && <Loading what="the book" />}
+          {!book && noBook}
           {book && found.length === 0 && !answer.isFetching && <p>No drill fits these words. Try a surface, such as sole, or a family, such as turning.</p>}
           <p>
             <Button onClick={() => setOpen(false)}>Close</Button>

@@ -1,6 +1,6 @@
 import { AnchorButton, Button } from '../../shared/ui/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { sessionQuery, squadQueries } from '../../shared/api/queries';
 import type { Drill, Evaluation, Session } from '../../shared/api/schemas';
@@ -35,22 +35,22 @@ export function PlanPage() {
   const session = useQuery(sessionQuery(sessionId));
   const drills = useQuery(squadQueries.drills(squadId));
   usePreviewAhead(session.data);
-  const failed = [session, drills].find((one) => one.isError && !one.data);
-  if (failed)
+  if (session.isError && !session.data)
     return (
       <div className="page">
-        <Failed fault={failed.error} onRetry={() => void Promise.all([session.refetch(), drills.refetch()])} />
+        <Failed fault={session.error} onRetry={() => void session.refetch()} />
       </div>
     );
   if (!session.data) return <Loading what="the plan" />;
-  return <Plan key={sessionId} session={session.data} book={drills.data} />;
+  const noBook = drills.isError ? <Failed fault={drills.error} onRetry={() => void drills.refetch()} /> : <Loading what="the book" />;
+  return <Plan key={sessionId} session={session.data} book={drills.data} noBook={noBook} />;
 }
 
 /** Width in pixels up to which the style sheet puts the order, the block and its figures one below the other. */
 const ONE_COLUMN = 1100;
 
 /** The book is the heaviest of what a plan needs, so the plan is shown before it is here. */
-function Plan({ session, book }: { session: Session; book: Drill[] | undefined }) {
+function Plan({ session, book, noBook }: { session: Session; book: Drill[] | undefined; noBook: ReactNode }) {
   const drills = [...(book ?? []), ...session.olderDrills];
   const { squad } = useSquadId();
   const tools = usePlan(session);
@@ -73,13 +73,11 @@ function Plan({ session, book }: { session: Session; book: Drill[] | undefined }
   const worked = evaluation?.blocks.find((block) => block.id === selected?.id);
   const titles = Object.fromEntries(plan.blocks.map((block) => [block.id, block.title]));
   const { acts, spoken } = useRibbonActs(tools, setChosenId);
-  const isOnItsWay = !book && selected !== undefined && selected.drillVersionId !== null && !drill;
-  const editor = isOnItsWay ? (
-    <Loading what="its drill" />
-  ) : (
-    selected && <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />
-  );
-  const details = worked && !isOnItsWay && (
+  const isMissing = !book && selected !== undefined && selected.drillVersionId !== null && !drill;
+  const editor = isMissing
+    ? noBook
+    : selected && <BlockEditor key={`${selected.id} ${tools.round}`} tools={tools} block={selected} index={index} drill={drill} worked={worked} />;
+  const details = worked && !isMissing && (
     <BlockDetails
       worked={worked}
       drill={drill}
@@ -155,6 +153,7 @@ function Plan({ session, book }: { session: Session; book: Drill[] | undefined }
           <RunningOrder
             tools={tools}
             book={book && drills}
+            noBook={noBook}
             selectedId={selected?.id}
             onSelect={choose}
             kept={session.overrides}

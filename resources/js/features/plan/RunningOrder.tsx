@@ -14,6 +14,7 @@ interface RunningOrderProps {
   tools: PlanTools;
   /** Undefined while it is on its way. */
   book: Drill[] | undefined;
+  noBook: ReactNode;
   selectedId: string | undefined;
   onSelect: (blockId: string) => void;
   /** What was let stand when the plan was last kept. */
@@ -28,7 +29,7 @@ export const blockAnchor = (blockId: string): string => `block-${blockId}`;
 const isFirstOfRound = (blocks: PlanBlock[], at: number) => blocks[at]?.together !== blocks[at - 1]?.together;
 
 /** The blocks in order; Alt with an arrow key moves the one in focus. */
-export function RunningOrder({ tools, book, selectedId, onSelect, kept, opened }: RunningOrderProps) {
+export function RunningOrder({ tools, book, noBook, selectedId, onSelect, kept, opened }: RunningOrderProps) {
   const { plan, evaluation } = tools;
   const wording = useFootWording();
   const [spoken, setSpoken] = useState('');
@@ -99,6 +100,7 @@ export function RunningOrder({ tools, book, selectedId, onSelect, kept, opened }
       <div className="side">
         <AddBlock
           book={book}
+          noBook={noBook}
           onAdd={(block) => {
             tools.change({ blocks: [...plan.blocks, block] });
             onSelect(block.id);
