@@ -1,5 +1,6 @@
 import { MutationCache, QueryCache, QueryClient } from '@tanstack/react-query';
 import { ApiError } from '../shared/api/client';
+import { goodForMs } from '../shared/api/early';
 import { announceSignedOut } from '../shared/lib/signedOut';
 
 /** Asks to sign in again wherever a call finds the sign-in gone; the view behind keeps what was typed. */
@@ -15,7 +16,7 @@ export const queryClient = new QueryClient({
   mutationCache: new MutationCache({ onError: noteSignedOut }),
   defaultOptions: {
     queries: {
-      staleTime: 15_000,
+      staleTime: goodForMs,
       retry: (count, fault) => count < 2 && fault instanceof ApiError && fault.kind === 'server',
       networkMode: 'always',
     },

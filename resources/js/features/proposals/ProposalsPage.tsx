@@ -13,7 +13,7 @@ import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { proposedPlan } from '../../shared/lib/draft';
-import { planOf, rememberUnkept, unkept } from '../../shared/lib/planInHand';
+import { dayOf, planOf, rememberUnkept, unkept } from '../../shared/lib/planInHand';
 import { Proposed } from './Proposed';
 
 const families = ['ball-mastery', 'dribbling', 'turning', 'first-touch', 'passing', '1v1-moves', 'juggling', 'striking', 'footwork'];
@@ -66,14 +66,7 @@ function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
     mutationFn: (before: string[][]) =>
       propose(session.squadId, {
         slotMinutes,
-        comingPlayerIds: plan.comingPlayerIds,
-        startsAt: plan.startsAt,
-        helpers: plan.helpers,
-        laidBefore: plan.laidBefore,
-        may: plan.may,
-        isHot: plan.isHot,
-        temperatureCelsius: plan.temperatureCelsius,
-        humidityPercent: plan.humidityPercent,
+        ...dayOf(plan),
         theme: theme || null,
         wish,
         locks: [...locks.map((drill) => ({ drill, family: null })), ...(family ? [{ drill: null, family }] : [])],

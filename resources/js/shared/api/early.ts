@@ -11,7 +11,7 @@ declare global {
 const asked = (globalThis.askedEarly ??= new Map<string, Promise<Response>>());
 
 /** As long as an answer counts as fresh everywhere. */
-const goodForMs = 15_000;
+export const goodForMs = 15_000;
 
 const nameOf = (method: string, path: string, content: string | undefined): string => `${method} ${path} ${content ?? ''}`;
 

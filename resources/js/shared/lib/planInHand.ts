@@ -21,10 +21,8 @@ export const planOf = (session: Session): PlanInHand => ({
   overrides: session.overrides.map(({ blockId, code, reason }) => ({ blockId, code, reason })),
 });
 
-/** What the server needs to work the plan out. */
-export const draftOf = (plan: PlanInHand): PlanDraft => ({
-  slotMinutes: plan.slotMinutes,
-  blocks: plan.blocks,
+/** Who comes, when, with whose help, and in what heat: what any order for that day goes by. */
+export const dayOf = (plan: PlanInHand) => ({
   comingPlayerIds: plan.comingPlayerIds,
   startsAt: plan.startsAt,
   helpers: plan.helpers,
@@ -33,6 +31,13 @@ export const draftOf = (plan: PlanInHand): PlanDraft => ({
   isHot: plan.isHot,
   temperatureCelsius: plan.temperatureCelsius,
   humidityPercent: plan.humidityPercent,
+});
+
+/** What the server needs to work the plan out. */
+export const draftOf = (plan: PlanInHand): PlanDraft => ({
+  slotMinutes: plan.slotMinutes,
+  blocks: plan.blocks,
+  ...dayOf(plan),
   overrides: plan.overrides,
 });
 
