@@ -15,7 +15,7 @@ final readonly class SquadBasis
     /**
      * @param  array<int, StrongFoot>  $strongFeet  of the players, in the order of their names
      * @param  array<int, AgeGroup>  $ages  of the players whose birth year is known
-     * @param  list<string>  $knownDrills  slugs done in the squad's last sessions that were run
+     * @param  list<string>  $knownDrills  slugs done in the squad's last sessions that were run before the day
      * @param  ClockRules  $rules  with the coach's own times for setting up, explaining and changing over, in all squads
      * @param  SeasonPast  $past  what lies before the day; sessions of the day itself do not count
      */

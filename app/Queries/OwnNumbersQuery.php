@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
-use App\Models\Mark;
 use App\Models\Player;
 use App\Models\Squad;
 use App\Planning\SquadHistory;
@@ -12,11 +11,14 @@ use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\OwnNumbers;
 use FleetSparrow\Core\Record\MarkKind;
 use FleetSparrow\Core\Shared\StrongFoot;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /**
  * What a squad's own numbers say of the drills of a plan, each from the very same task: how many tries turned out good, from
- * quotas and runs, and how long a rep takes, from counts in a time and races. One query for all of it.
+ * quotas and runs, and how long a rep takes, from counts in a time and races. One query for all of it, over the days of the lines: what
+ * two readings of a try come to is said there.
  */
 final class OwnNumbersQuery
 {
@@ -86,49 +88,32 @@ final class OwnNumbersQuery
     private function sums(Squad $squad, array $lines): array
     {
         $sums = array_map(static fn (): array => [], $lines);
-        foreach ($this->rows($squad, $lines) as $row) {
-            $sums[(string) $row->line_key][(int) $row->player_id] = [(int) $row->times, (float) $row->total];
+        foreach ($this->rows($squad, array_keys($lines)) as $row) {
+            $medians = explode(',', (string) $row->medians);
+            $sums[(string) $row->line_key][(int) $row->player_id] = OwnNumbers::isOfTries($lines[(string) $row->line_key]['kind'])
+                ? [(int) $row->tries, (float) $row->total]
+                : [count($medians), array_sum(array_map(floatval(...), $medians))];
         }
 
         return $sums;
     }
 
     /**
-     * @param  array<string, array{slug: string, kind: MarkKind, scale: float}>  $lines
-     * @return list<\stdClass>
+     * All tries that count, and the last days.
+     *
+     * @param  list<string>  $lineKeys
+     * @return Collection<int, stdClass>
      */
-    private function rows(Squad $squad, array $lines): array
+    private function rows(Squad $squad, array $lineKeys): Collection
     {
-        $counted = array_keys(
-            array_filter(
-                $lines,
-                fn (array $line): bool => OwnNumbers::isOfTries($line['kind']),
-            ),
-        );
-        $timed = array_values(array_diff(array_keys($lines), $counted));
-        $players = Player::query()->where('squad_id', $squad->id)->select('id');
-        // Two readings of one try count once, and by the more cautious: the greater number of tries.
-        $byTry = Mark::query()->tap(Mark::standing(...))->toBase()->whereIn('player_id', $players)->whereIn('line_key', $counted)
-            ->groupBy('player_id', 'line_key', 'training_session_id', 'try_number')->havingRaw('max(is_void) = 0 and max(is_disputed) = 0')
-            ->selectRaw('player_id, line_key, max(value) as value');
-        $byDay = DB::table('line_days')
+        return DB::table('line_days')
             ->where('club_id', $squad->club_id)
-            ->whereIn('player_id', clone $players)
-            ->whereIn('line_key', $timed)
+            ->whereIn('player_id', Player::query()->where('squad_id', $squad->id)->select('id'))
+            ->whereIn('line_key', $lineKeys)
             ->whereNotNull('median')
-            ->selectRaw(
-                'player_id, line_key, median as value, row_number() over (partition by player_id, line_key order by on_day desc) as place',
-            );
-        $tries = DB::query()
-            ->fromSub($byTry, 'tried')
             ->groupBy('player_id', 'line_key')
-            ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
-        $days = DB::query()
-            ->fromSub($byDay, 'days')
-            ->where('place', '<=', OwnNumbers::DAYS)
-            ->groupBy('player_id', 'line_key')
-            ->selectRaw('player_id, line_key, count(*) as times, sum(value) as total');
-
-        return array_values($tries->unionAll($days)->get()->all());
+            ->selectRaw('player_id, line_key, sum(tries) as tries, sum(total) as total')
+            ->selectRaw('group_concat(median order by on_day desc limit '.OwnNumbers::DAYS.') as medians')
+            ->get();
     }
 }

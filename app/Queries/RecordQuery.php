@@ -45,7 +45,7 @@ final class RecordQuery
                 ->on('record.line_key', '=', 'line_days.line_key')->where('record.on_day', '<', $span?->from->iso() ?? '0001-01-01'))
             // As they lie in the table, one at a time: of a season there are tens of thousands.
             ->orderBy('line_days.player_id')->orderBy('line_days.line_key')->orderBy('line_days.on_day')
-            ->select(['line_days.player_id', 'line_days.line_key', 'line_days.on_day', 'best', 'median', 'tries', 'open_tries'])
+            ->select(['line_days.player_id', 'line_days.line_key', 'line_days.on_day', 'best', 'median', 'tries', 'total', 'open_tries'])
             ->addSelect(['record.value as record', 'record.on_day as record_on'])->cursor();
         // Everybody's days are the same few.
         [$days, $open, $before, $dates] = [[], [], [], []];
@@ -65,6 +65,7 @@ final class RecordQuery
                     (float) $row->best,
                     (float) $row->median,
                     (int) $row->tries,
+                    (float) $row->total,
                     (int) $row->open_tries,
                 );
             }
@@ -133,7 +134,7 @@ final class RecordQuery
     {
         return $row->record_on === null
             ? null
-            : new SessionValue(CalendarDate::fromIso((string) $row->record_on), (float) $row->record, (float) $row->record, 1);
+            : SessionValue::ofOneTry(CalendarDate::fromIso((string) $row->record_on), (float) $row->record);
     }
 
     /**

@@ -41,7 +41,6 @@ final class SquadBasisQuery
     public function of(Squad $squad, CalendarDate $day, ?int $coachId): SquadBasis
     {
         $kept = $this->history->remember($squad, "basis.{$day->iso()}.{$coachId}", fn (): array => $this->players($squad) + [
-            'knownDrills' => $this->knownDrills($squad),
             'times' => $this->times($coachId),
             'past' => $this->read($squad, $day),
         ]);
@@ -49,7 +48,7 @@ final class SquadBasisQuery
         return new SquadBasis(
             array_map(StrongFoot::from(...), $kept['strongFeet']),
             self::ages($squad, array_keys($kept['strongFeet']), $kept['birthYears']),
-            $kept['knownDrills'],
+            $kept['past']['knownDrills'],
             ClockRules::chosen(
                 $squad->clockSeconds(),
                 setUp: Calibration::of($kept['times']['set-up']),
@@ -86,22 +85,6 @@ final class SquadBasisQuery
         $own = AgeGroup::tryOf($squad->age_group);
 
         return $own === null ? [] : $own->ofPlayers($birthYears) + array_fill_keys($playerIds, $own);
-    }
-
-    /** @return list<string> */
-    private function knownDrills(Squad $squad): array
-    {
-        $lately = $squad->trainingSessions()->getQuery()->whereNotNull('run_finished_at_utc')->where('is_only_tried', false)
-            ->orderByDesc('starts_at_utc')->limit(Config::integer('training.known_within_sessions'))->select('id');
-
-        /** @var list<string> $slugs */
-        $slugs = DB::table('session_blocks')
-            ->joinSub($lately, 'lately', 'lately.id', '=', 'session_blocks.training_session_id')
-            ->where('session_blocks.was_skipped', false)
-            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
-            ->distinct()->pluck('drill_versions.slug')->all();
-
-        return $slugs;
     }
 
     /**
@@ -142,7 +125,7 @@ final class SquadBasisQuery
 
     /**
      * @param  array{groups: array<int, list<list<int>>>, keepers: array<int, int>, servers: array<int, int>, amounts: array<string,
-     *     array<int, list<array{int, float}>>>}  $kept
+     *     array<int, list<array{int, float}>>>, knownDrills: list<string>}  $kept
      */
     private static function past(array $kept): SeasonPast
     {
@@ -164,14 +147,14 @@ final class SquadBasisQuery
 
     /**
      * @return array{groups: array<int, list<list<int>>>, keepers: array<int, int>, servers: array<int, int>, amounts: array<string,
-     *     array<int, list<array{int, float}>>>} plain, so that it can be kept; of amounts days ago and how much, by player
+     *     array<int, list<array{int, float}>>>, knownDrills: list<string>} plain, so that it can be kept; of amounts days ago and how
+     *     much, by player; known is what was done in the last sessions before that day
      */
     private function read(Squad $squad, CalendarDate $day): array
     {
-        [$ago, $daysAgo, $groups, $keepers, $servers, $amounts] = [[], [], [], [], [], []];
+        [$ago, $daysAgo, $groups, $keepers, $servers, $amounts, $done] = [[], [], [], [], [], [], []];
         foreach ($this->rows($squad, $day) as $row) {
             $session = (int) $row->training_session_id;
-            $player = (int) $row->player_id;
             // By the wall clock of the club: an evening in the west is the next day in UTC.
             $days = $daysAgo[$session] ??= CalendarDate::fromIso(
                 CarbonImmutable::parse((string) $row->starts_at_utc, 'UTC')->setTimezone((string) $row->time_zone)->format('Y-m-d'),
@@ -179,6 +162,12 @@ final class SquadBasisQuery
             if ($days <= 0) {
                 continue;
             }
+            if ($row->slug !== null) {
+                $done[$session][] = (string) $row->slug;
+
+                continue;
+            }
+            $player = (int) $row->player_id;
             if ($row->block_key !== null) {
                 $ago[$session] ??= count($ago) + 1;
                 $groups[$ago[$session]]["{$row->block_key} {$row->group_number}"][] = $player;
@@ -202,11 +191,14 @@ final class SquadBasisQuery
             'keepers' => $keepers,
             'servers' => $servers,
             'amounts' => $amounts,
+            'knownDrills' => array_values(array_unique(
+                array_merge([], ...array_slice($done, 0, Config::integer('training.known_within_sessions'))),
+            )),
         ];
     }
 
     /**
-     * What each player had in each session, and who was with whom, in one reading: the latest session first.
+     * What each player had in each session, who was with whom, and which drills were done, in one reading: the latest session first.
      *
      * @return Collection<int, \stdClass>
      */
@@ -223,20 +215,23 @@ final class SquadBasisQuery
             ->where('starts_at_utc', '>=', $day->plusDays(-self::LOAD_DAYS - 1)->iso())
             ->join('clubs', 'clubs.id', '=', 'training_sessions.club_id')
             ->select(['training_sessions.id', 'starts_at_utc', 'time_zone']);
+        $of = ['training_session_id', 'starts_at_utc', 'time_zone'];
+        $nothing = '0 as touches, 0 as strikes, 0 as headers, 0 as heading_minutes, 0 as keeper_turns, 0 as server_turns';
         $groups = DB::table('session_groups')->joinSub($sessions, 'past', 'past.id', '=', 'session_groups.training_session_id')
-            ->select(
-                ['training_session_id', 'starts_at_utc', 'time_zone', 'player_id', 'block_key', 'group_number'],
-            )->selectRaw('0 as touches, 0 as strikes, 0 as headers, 0 as heading_minutes, 0 as keeper_turns, 0 as server_turns');
-
-        $loads = static fn (EloquentBuilder $of): Builder => DB::table('session_loads')
-            ->joinSub($of, 'past', 'past.id', '=', 'session_loads.training_session_id')
-            ->select(['training_session_id', 'starts_at_utc', 'time_zone', 'player_id'])->selectRaw(
-                'null as block_key, null as group_number, touches, strikes, headers, heading_minutes, keeper_turns, server_turns',
-            );
+            ->select([...$of, 'player_id'])->selectRaw("{$nothing}, block_key, group_number, null as slug");
+        $drills = DB::table('session_blocks')->joinSub($sessions, 'past', 'past.id', '=', 'session_blocks.training_session_id')
+            ->where('session_blocks.was_skipped', false)
+            ->join('drill_versions', 'drill_versions.id', '=', 'session_blocks.drill_version_id')
+            ->select($of)->selectRaw("null as player_id, {$nothing}, null as block_key, null as group_number, slug");
+        $loads = static fn (EloquentBuilder $past): Builder => DB::table('session_loads')
+            ->joinSub($past, 'past', 'past.id', '=', 'session_loads.training_session_id')
+            ->select([...$of, 'player_id', 'touches', 'strikes', 'headers', 'heading_minutes', 'keeper_turns', 'server_turns'])
+            ->selectRaw('null as block_key, null as group_number, null as slug');
 
         return $loads($sessions)
             ->unionAll($loads($atHome))
             ->unionAll($groups)
+            ->unionAll($drills)
             ->orderByDesc('starts_at_utc')
             ->orderByDesc('training_session_id')
             ->orderBy('block_key')

@@ -204,9 +204,33 @@ final class MarksTest extends FeatureTestCase
         )->json('blocks.0.partSeconds.work');
         $before = $work();
         $line = $this->lineKey($sessionId, $this->players[0]->id);
-        $this->send(array_map(fn (int $i): array => $this->mark($sessionId, $line, $i, ['value' => 40, 'tryNumber' => $i]), range(1, 3)));
+        $try = fn (int $i): array => $this->mark($sessionId, $line, $i, ['value' => 40, 'tryNumber' => $i]);
+        $this->send([$try(1)])->assertOk();
+        $once = $work();
+        $this->send([$try(2), $try(3)])->assertOk();
 
-        self::assertGreaterThan($before + 30, $work());
+        self::assertGreaterThan($before + 10, $once);
+        self::assertGreaterThan($once + 10, $work(), 'Each try of a day counts.');
+    }
+
+    /** A run as two read it is planned with as it stands in the record: by the worse number, and not at all while one says void. */
+    public function test_of_two_readings_the_next_plan_takes_the_one_the_record_takes(): void
+    {
+        $run = ['kind' => 'streak', 'goal' => 50, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each'];
+        $plan = $this->plan([$this->drillBlock('zigzag-in-out', ['dose' => $run])]);
+        $squad = "/api/v1/squads/{$this->squad->id}";
+        $sessionId = (int) $this->actingAs($this->coach)->postJson("{$squad}/sessions", $plan)->assertCreated()->json('id');
+        $work = fn (): float => (float) $this->actingAs($this->coach)->postJson("{$squad}/preview", $plan)
+            ->assertOk()->json('blocks.0.partSeconds.work');
+        $line = $this->lineKey($sessionId, $this->players[0]->id);
+        $without = $work();
+        $this->send([$this->mark($sessionId, $line, 1, ['value' => 4])])->assertOk();
+        $four = $work();
+        $this->send([$this->mark($sessionId, $line, 2, ['value' => 40])], $this->assistant)->assertOk();
+        self::assertSame($four, $work());
+        $this->send([$this->mark($sessionId, $line, 3, ['value' => 40, 'isVoid' => true])], $this->assistant)->assertOk();
+        self::assertSame($without, $work());
+        self::assertNotSame($four, $without);
     }
 
     public function test_counts_in_a_time_move_the_touches_of_the_next_plan(): void

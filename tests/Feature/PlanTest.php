@@ -326,6 +326,35 @@ final class PlanTest extends FeatureTestCase
         }
     }
 
+    public function test_known_is_what_was_done_in_the_three_sessions_before_that_day(): void
+    {
+        $explain = fn (string $slug, string $day): float => (float) $this
+            ->preview([$this->drillBlock($slug)], ['startsAt' => "{$day}T18:00"])->assertOk()->json('blocks.0.partSeconds.explain');
+        foreach (['2026-03-03', '2026-03-05', '2026-03-10'] as $i => $day) {
+            $this->trainOn($day, coming: [0], values: [10 + $i]);
+        }
+        $last = (int) $this->postJson(
+            "/api/v1/squads/{$this->squad->id}/sessions",
+            $this->plan([$this->drillBlock('sole-taps'), $this->drillBlock('zigzag-in-out')], ['startsAt' => '2026-03-12T18:00']),
+        )->assertCreated()->json('id');
+        DB::table('session_blocks')->where('training_session_id', $last)->where('block_key', 'zigzag-in-out')
+            ->update(['was_skipped' => true]);
+        $this->putJson(
+            "/api/v1/sessions/{$last}/run",
+            ['startedAt' => '2026-03-12T17:00:00Z', 'finishedAt' => '2026-03-12T18:00:00Z'],
+        )->assertOk();
+
+        self::assertGreaterThan($explain('sole-taps', '2026-03-17'), $explain('sole-taps', '2026-03-12'), 'That very day it was new.');
+        self::assertSame($explain('zigzag-in-out', '2026-03-12'), $explain('zigzag-in-out', '2026-03-17'), 'What was skipped is new.');
+        self::assertGreaterThan($explain('drag-back-turn', '2026-03-12'), $explain('drag-back-turn', '2026-03-03'));
+        foreach (['2026-03-17', '2026-03-19'] as $day) {
+            $this->trainOn($day, coming: [0], values: [12]);
+        }
+        self::assertSame($explain('sole-taps', '2026-03-24'), $explain('sole-taps', '2026-03-19'), 'Third from last.');
+        $this->trainOn('2026-03-24', coming: [0], values: [12]);
+        self::assertSame($explain('sole-taps', '2026-03-12'), $explain('sole-taps', '2026-03-26'), 'Four sessions ago: new again.');
+    }
+
     /**
      * @param  list<array<string, mixed>>  $blocks
      * @param  array<string, mixed>  $change

@@ -16,7 +16,7 @@ use Tests\TestCase;
 final class UpgradeTest extends TestCase
 {
     /** The first that the version before did not have. */
-    private const SINCE = '2026_11_27_000003_name_lines_by_sorted_tasks.php';
+    private const SINCE = '2026_11_27_000002_add_what_days_add_up_to.php';
 
     protected function tearDown(): void
     {
@@ -50,7 +50,7 @@ final class UpgradeTest extends TestCase
         self::assertSame(2 * count($cases), DB::table('marks')->count());
         foreach ($golden['cases'] as $i => $case) {
             foreach ([[$young, $case['keys']['R size 4']], [$old, $case['keys']['R size 5']]] as [$squad, $key]) {
-                foreach (['marks' => 'value', 'line_days' => 'best', 'bests' => 'value'] as $table => $column) {
+                foreach (['marks' => 'value', 'line_days' => 'total', 'bests' => 'value'] as $table => $column) {
                     self::assertEquals(
                         [10 + $i],
                         DB::table($table)->where(['player_id' => $squad['player'], 'line_key' => $key])->pluck($column)->all(),

@@ -169,7 +169,8 @@ final class ProjectMarks
     {
         $rows = [];
         foreach ($reading->openTries as $day => $open) {
-            $rows[$day] = $where + ['on_day' => $day, 'best' => null, 'median' => null, 'tries' => 0, 'open_tries' => $open];
+            $rows[$day] = $where
+                + ['on_day' => $day, 'best' => null, 'median' => null, 'tries' => 0, 'total' => 0.0, 'open_tries' => $open];
         }
         foreach ($reading->days as $day) {
             $rows[$day->on->iso()] = $where + [
@@ -177,6 +178,7 @@ final class ProjectMarks
                 'best' => $day->best,
                 'median' => $day->median,
                 'tries' => $day->tries,
+                'total' => $day->total,
                 'open_tries' => $day->openTries,
             ];
         }

@@ -43,7 +43,14 @@ final readonly class LineReading
             );
             if ($values !== []) {
                 $best = $kind->better() === Better::Higher ? max($values) : min($values);
-                $days[] = new SessionValue(CalendarDate::fromIso($day), $best, Median::of($values), count($values), $open);
+                $days[] = new SessionValue(
+                    on: CalendarDate::fromIso($day),
+                    best: $best,
+                    median: Median::of($values),
+                    tries: count($values),
+                    total: array_sum($values),
+                    openTries: $open,
+                );
             }
         }
 

@@ -14,6 +14,7 @@ use FleetSparrow\Core\Organisation\Way\Game;
 use FleetSparrow\Core\Plan\PlanPlayer;
 use FleetSparrow\Core\Shared\Memo;
 use FleetSparrow\Core\Shared\Side;
+use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Touch\FootMark;
 use FleetSparrow\Core\Touch\Tally;
 use WeakMap;
@@ -23,9 +24,6 @@ final class Touching
 {
     /** @var array<int, float> player → reps of one go of a dose that the work ends */
     private array $repsOfGo = [];
-
-    /** @var array<string, string> name and strong foot → side */
-    private array $sides = [];
 
     /** @var WeakMap<Spell, list<array{int|null, string|null, array<int, float>}>> asked by whoever adds up and by the ribbon */
     private readonly WeakMap $done;
@@ -55,9 +53,11 @@ final class Touching
         $reps = array_fill_keys(array_keys($this->players), []);
         foreach ($spells as $spell) {
             foreach ($spell->kind === SegmentKind::Work ? $this->done($spell) : [] as [$item, $side, $counts]) {
+                $what = [];
                 foreach ($counts as $player => $count) {
-                    $what = "{$item} {$this->side($side, $player)}";
-                    $reps[$player][$what] = ($reps[$player][$what] ?? 0.0) + $count;
+                    $foot = $this->players[$player]->strongFoot;
+                    $of = $what[$foot->value] ??= "{$item} ".self::side($side, $foot)->value;
+                    $reps[$player][$of] = ($reps[$player][$of] ?? 0.0) + $count;
                 }
             }
         }
@@ -78,13 +78,13 @@ final class Touching
         [$left, $right, $workers] = [0.0, 0.0, 0];
         foreach ($this->done($spell) as [$item, $name, $counts]) {
             $workers = count($counts);
-            $onSide = [];
+            $ofFoot = [];
             foreach ($counts as $player => $count) {
-                $side = $this->side($name, $player);
-                $onSide[$side] = ($onSide[$side] ?? 0.0) + $count;
+                $foot = $this->players[$player]->strongFoot->value;
+                $ofFoot[$foot] = ($ofFoot[$foot] ?? 0.0) + $count;
             }
-            foreach ($onSide as $side => $count) {
-                [$ofLeft, $ofRight] = $this->feet($item, Side::from($side));
+            foreach ($ofFoot as $foot => $count) {
+                [$ofLeft, $ofRight] = $this->feet($item, self::side($name, StrongFoot::from($foot)));
                 [$left, $right] = [$left + $count * $ofLeft, $right + $count * $ofRight];
             }
         }
@@ -151,11 +151,9 @@ final class Touching
         return $contacts <= 0.0 ? 0.0 : $ballSeconds * Game::CONTACTS_A_SECOND / $contacts;
     }
 
-    private function side(?string $name, int $player): string
+    private static function side(?string $name, StrongFoot $foot): Side
     {
-        $foot = $this->players[$player]->strongFoot;
-
-        return $this->sides["{$name} {$foot->value}"] ??= SideNames::sideOf($name ?? Side::Both->value, $foot)->value;
+        return SideNames::sideOf($name ?? Side::Both->value, $foot);
     }
 
     /** @param  array<string, float>  $reps  item and side → reps */

@@ -88,7 +88,7 @@ final class PlayerStoryTest extends TestCase
 
     public function test_a_record_from_a_season_before_stands(): void
     {
-        $before = new SessionValue(CalendarDate::fromIso('2025-10-07'), 18.0, 18.0, 1);
+        $before = SessionValue::ofOneTry(CalendarDate::fromIso('2025-10-07'), 18.0);
         $days = self::line([14, 15])->days;
         $line = LineReading::ofDays(MarkKind::CountInTime, $days, [], $before);
         self::assertSame('2025-10-07', $line->recordDay()?->on->iso());
@@ -306,7 +306,7 @@ final class PlayerStoryTest extends TestCase
         $start = CalendarDate::fromIso('2026-03-03');
 
         return LineReading::ofDays($kind, array_map(
-            static fn (int $i, float $value): SessionValue => new SessionValue($start->plusDays(7 * $i), $value, $value, 1),
+            static fn (int $i, float $value): SessionValue => SessionValue::ofOneTry($start->plusDays(7 * $i), $value),
             array_keys($values),
             array_map(floatval(...), $values),
         ));

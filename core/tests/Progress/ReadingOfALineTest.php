@@ -146,12 +146,9 @@ final class ReadingOfALineTest extends TestCase
         string $first = '2026-03-03',
     ): LineReading {
         $start = CalendarDate::fromIso($first);
-        $day = static fn (int $i, int|float $value): SessionValue => new SessionValue(
-            $start->plusDays($daysApart * $i),
-            (float) $value,
-            (float) $value,
-            1,
-        );
+        $day = static function (int $i, int|float $value) use ($start, $daysApart): SessionValue {
+            return SessionValue::ofOneTry($start->plusDays($daysApart * $i), (float) $value);
+        };
 
         return LineReading::ofDays($kind, array_map($day, array_keys($values), $values));
     }

@@ -188,12 +188,7 @@ final class TargetTest extends TestCase
     {
         $first = CalendarDate::fromIso('2026-03-03');
 
-        $day = static fn (int $i, int|float $value): SessionValue => new SessionValue(
-            $first->plusDays(7 * $i),
-            (float) $value,
-            (float) $value,
-            1,
-        );
+        $day = static fn (int $i, int|float $value): SessionValue => SessionValue::ofOneTry($first->plusDays(7 * $i), (float) $value);
 
         return LineReading::ofDays($kind, array_map($day, array_keys($values), $values));
     }

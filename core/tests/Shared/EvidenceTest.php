@@ -53,7 +53,7 @@ final class EvidenceTest extends TestCase
     public function test_next_to_nothing_is_read_as_next_to_nothing(array $values, array $days): void
     {
         $line = LineReading::ofDays(MarkKind::CountInTime, array_map(
-            static fn (string $day, float $value): SessionValue => new SessionValue(CalendarDate::fromIso($day), $value, $value, 1),
+            static fn (string $day, float $value): SessionValue => SessionValue::ofOneTry(CalendarDate::fromIso($day), $value),
             $days,
             $values,
         ));
