@@ -1,6 +1,6 @@
 import { noted } from './shared/lib/deviceNotes';
 import { askEarly } from './shared/api/early';
-import { draftOf, planOf, unkept } from './shared/lib/planInHand';
+import { draftOf, inHand } from './shared/lib/planInHand';
 import type { Session } from './shared/api/schemas';
 
 /*
@@ -26,7 +26,7 @@ async function begin(path: string): Promise<void> {
   if (id) {
     const session = (await read(askEarly(`/sessions/${id}`))) as Session | undefined;
     // The book is asked for by the page, after what it shows first: it is the heaviest of them.
-    if (session) void askEarly(`/squads/${session.squadId}/preview`, draftOf(unkept(session) ?? planOf(session)));
+    if (session) void askEarly(`/squads/${session.squadId}/preview`, draftOf(inHand(session).plan));
   }
   if (isToday) {
     const { squads = [] } = ((await read(me)) ?? {}) as { squads?: { id: number }[] };

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { addDrill, assistant, coach, keepChanges, newSession, settled, signedIn } from './support';
+import { addDrill, assistant, coach, keepChanges, lead, newSession, settled, signedIn } from './support';
 
 test('a wrong password keeps the e-mail and says so at the field', async ({ page }) => {
   await page.goto('/');
@@ -95,11 +95,38 @@ test('two windows change one plan: both are shown and neither is lost unasked', 
   await keepChanges(other);
   await page.getByLabel('Work, s').fill('40');
   await page.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(page.getByText('This plan was changed in another window.')).toBeVisible();
+  await expect(page.getByText(/^This plan was changed in another window/)).toBeVisible();
   await expect(page.getByText('2 × 40 s', { exact: false }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Keep mine over it' }).click();
-  await expect(page.getByText('This plan was changed in another window.')).toBeHidden();
+  await expect(page.getByText(/^This plan was changed in another window/)).toBeHidden();
   await expect(page.locator('.order .slip')).toHaveCount(1);
+});
+
+test('what was typed before somebody else kept a plan is asked about, and not thrown away', async ({ page, browser }) => {
+  await signedIn(page);
+  await newSession(page, 'Come back later');
+  await addDrill(page, 'Sole taps');
+  await keepChanges(page);
+  await page.getByLabel('Work, s').fill('45');
+  await expect(page.locator('.order .slip')).toContainText('45 s');
+  const address = page.url();
+  await page.goto('/book');
+  const other = await (await browser.newContext()).newPage();
+  await signedIn(other, lead);
+  await other.goto(address);
+  await addDrill(other, 'Inside taps');
+  await keepChanges(other);
+
+  await page.goto(address);
+  const version = (title: string) => page.getByRole('alert').locator('section', { hasText: title });
+  await expect(version('Yours, not kept')).toContainText('2 × 45 s');
+  await expect(version('The other, kept')).toContainText('Inside taps');
+  await page.reload();
+  await page.getByRole('button', { name: 'Take the other' }).click();
+  await expect(page.locator('.order .slip')).toHaveCount(2);
+  await page.reload();
+  await expect(page.locator('.order .slip')).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Take the other' })).toBeHidden();
 });
 
 test('a player form says what is wrong and keeps the rest', async ({ page }) => {

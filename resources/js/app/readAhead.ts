@@ -4,7 +4,7 @@ import { givePlan } from '../features/today/givePlan';
 import { meQuery } from '../shared/api/meQuery';
 import { previewQuery, sessionQuery, squadQueries } from '../shared/api/queries';
 import { noted } from '../shared/lib/deviceNotes';
-import { draftOf, planOf, unkept } from '../shared/lib/planInHand';
+import { draftOf, inHand } from '../shared/lib/planInHand';
 
 type Router = Pick<ReturnType<typeof createBrowserRouter>, 'state' | 'subscribe' | 'navigate'>;
 
@@ -21,7 +21,7 @@ export async function readAhead(client: QueryClient, router: Router, path: strin
 
 async function planAhead(client: QueryClient, id: number): Promise<void> {
   const session = await client.query(sessionQuery(id));
-  await client.query(previewQuery(session.squadId, draftOf(unkept(session) ?? planOf(session))));
+  await client.query(previewQuery(session.squadId, draftOf(inHand(session).plan)));
 }
 
 /** Who is signed in is known before today is asked for only where this device has not shown a squad yet. */

@@ -11,12 +11,12 @@ interface StalePlanProps {
   onKeepMine: () => void;
 }
 
-/** Two windows changed one plan: both are shown, nothing is thrown away unasked. */
+/** Two people or windows changed one plan: both are shown, nothing is thrown away unasked. */
 export function StalePlan({ mine, other, onTakeOther, onKeepMine }: StalePlanProps) {
   return (
     <div className="page" role="alert">
       <div className="notice stack">
-        <p>This plan was changed in another window. Which one is right?</p>
+        <p>This plan was changed in another window or by somebody else. Which one is right?</p>
         <div className="two">
           <Version title="Yours, not kept" plan={mine} />
           <Version title="The other, kept" plan={other} />

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { ApiError } from '../../shared/api/client';
 import { keepPlan, previewQuery, sessionQuery, type PlanDraft } from '../../shared/api/queries';
 import type { Evaluation, Session } from '../../shared/api/schemas';
-import { draftOf, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/planInHand';
+import { draftOf, inHand, planOf, rememberUnkept, unkept, type PlanInHand } from '../../shared/lib/planInHand';
 import { useUndo } from './useUndo';
 import { keys } from '../../shared/api/keys';
 
@@ -22,7 +22,7 @@ export function usePreviewAhead(session: Session | undefined) {
   const queryClient = useQueryClient();
   useEffect(() => {
     if (!session) return;
-    const draft = draftOf(unkept(session) ?? planOf(session));
+    const draft = draftOf(inHand(session).plan);
     // What it fails of is said where it is shown.
     queryClient.query(previewQuery(session.squadId, draft)).catch(() => undefined);
   }, [queryClient, session]);
@@ -31,9 +31,11 @@ export function usePreviewAhead(session: Session | undefined) {
 /** The plan in hand, what the server makes of it, and keeping it. */
 export function usePlan(session: Session) {
   const queryClient = useQueryClient();
-  const [base, setBase] = useState(session);
+  // What was typed on another version goes on from that one: whoever kept a plan since is not written over unasked.
+  const [base, setBase] = useState(() => ({ ...session, version: inHand(session).version }));
+  const [overtaking, setOvertaking] = useState(base.version === session.version ? undefined : session);
   const steps = useUndo<PlanInHand>(
-    () => unkept(session) ?? planOf(session),
+    () => inHand(session).plan,
     () => (unkept(session) ? planOf(session) : undefined),
   );
   const plan = steps.now;
@@ -51,13 +53,15 @@ export function usePlan(session: Session) {
 
   const accept = (kept: Session) => {
     setBase(kept);
+    setOvertaking(undefined);
     steps.begin(planOf(kept));
     queryClient.setQueryData(sessionQuery(kept.id).queryKey, kept);
     void queryClient.invalidateQueries({ queryKey: keys.squad(kept.squadId) });
     queryClient.removeQueries({ queryKey: keys.run(kept.id) });
   };
   const keep = useMutation({ mutationFn: (version: number) => keepPlan(base.id, version, plan), onSuccess: accept });
-  const stale = keep.error instanceof ApiError && keep.error.kind === 'stale' ? (keep.error.current as Session | undefined) : undefined;
+  const refusedFor = keep.error instanceof ApiError && keep.error.kind === 'stale' ? (keep.error.current as Session | undefined) : undefined;
+  const stale = refusedFor ?? (isDirty ? overtaking : undefined);
 
   const stepThen = (step: (() => void) | undefined) =>
     step &&

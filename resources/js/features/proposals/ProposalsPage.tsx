@@ -13,7 +13,7 @@ import { NumberField } from '../../shared/ui/NumberField';
 import { useSquadId } from '../../shared/ui/SquadChoice';
 import { Failed, Loading } from '../../shared/ui/States';
 import { proposedPlan } from '../../shared/lib/draft';
-import { dayOf, planOf, rememberUnkept, unkept } from '../../shared/lib/planInHand';
+import { dayOf, inHand, rememberUnkept } from '../../shared/lib/planInHand';
 import { Proposed } from './Proposed';
 
 const families = ['ball-mastery', 'dribbling', 'turning', 'first-touch', 'passing', '1v1-moves', 'juggling', 'striking', 'footwork'];
@@ -46,7 +46,7 @@ export function ProposalsPage() {
 
 function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
   const navigate = useNavigate();
-  const plan = unkept(session) ?? planOf(session);
+  const { plan, version } = inHand(session);
   // What the season needs comes along in the address: the fields are filled, and a press asks.
   const [asked] = useSearchParams();
   const [theme, setTheme] = useState(() => oneOf(families, asked.get('theme')) ?? '');
@@ -82,7 +82,7 @@ function Builder({ session, drills }: { session: Session; drills: Drill[] }) {
   const faults = faultsOf(asking.error);
   const name = (slug: string) => drills.find((drill) => drill.slug === slug)?.name ?? slug;
   const take = (blocks: ProposedBlock[], minutes: number) => {
-    rememberUnkept(session.id, session.version, { ...plan, slotMinutes: minutes, blocks: proposedPlan(blocks) });
+    rememberUnkept(session.id, version, { ...plan, slotMinutes: minutes, blocks: proposedPlan(blocks) });
     void navigate(`/plan/${session.id}`);
   };
   return (

@@ -1,21 +1,24 @@
-/** Small things a device remembers. A browser may refuse to keep or even to be asked: then they last as long as the page. */
+/**
+ * Small things a device remembers. A browser may refuse to keep or even to be asked: then they last as long as the page, and go before
+ * what could still be kept earlier.
+ */
 const meanwhile = new Map<string, string>();
 
 export function noted(name: string): string | undefined {
   try {
-    return localStorage.getItem(name) ?? meanwhile.get(name);
+    return meanwhile.get(name) ?? localStorage.getItem(name) ?? undefined;
   } catch {
-    return meanwhile.get(name);
+    return undefined;
   }
 }
 
 export function note(name: string, text: string | undefined): void {
-  if (text === undefined) meanwhile.delete(name);
-  else meanwhile.set(name, text);
+  meanwhile.delete(name);
   try {
     if (text === undefined) localStorage.removeItem(name);
     else localStorage.setItem(name, text);
   } catch {
     // Full or denied: what was typed stays in the page.
+    if (text !== undefined) meanwhile.set(name, text);
   }
 }

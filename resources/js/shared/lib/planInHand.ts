@@ -43,15 +43,24 @@ export const draftOf = (plan: PlanInHand): PlanDraft => ({
 
 const keyOf = (sessionId: number): string => `plan-${sessionId}`;
 
-/** What was typed and not kept survives a reload, as long as nobody else changed the plan. */
-export function unkept(session: Session): PlanInHand | undefined {
+/** A plan, and the version that it changes: somebody else may have kept another since. */
+export interface Typed {
+  version: number;
+  plan: PlanInHand;
+}
+
+/** What was typed and not kept: it survives a reload. */
+export function unkept(session: Session): Typed | undefined {
   try {
-    const kept = JSON.parse(noted(keyOf(session.id)) ?? 'null') as { version: number; plan: PlanInHand } | null;
-    return kept?.version === session.version ? { ...planOf(session), ...kept.plan } : undefined;
+    const note = JSON.parse(noted(keyOf(session.id)) ?? 'null') as Typed | null;
+    return note ? { version: note.version, plan: { ...planOf(session), ...note.plan } } : undefined;
   } catch {
     return undefined;
   }
 }
+
+/** The plan as its views show it first. */
+export const inHand = (session: Session): Typed => unkept(session) ?? { version: session.version, plan: planOf(session) };
 
 export function rememberUnkept(sessionId: number, version: number, plan: PlanInHand | undefined): void {
   note(keyOf(sessionId), plan && JSON.stringify({ version, plan }));
