@@ -58,13 +58,13 @@ final readonly class SetUp
         }
         $parts = [];
         foreach ([
-            'stay' => $this->kept,
-            'move' => $this->moved(),
-            'are laid' => $this->added(),
-            'are lifted' => $this->lifted(),
-        ] as $what => $count) {
+            ['stays', 'stay', $this->kept],
+            ['moves', 'move', $this->moved()],
+            ['is laid', 'are laid', $this->added()],
+            ['is lifted', 'are lifted', $this->lifted()],
+        ] as [$one, $many, $count]) {
             if ($count > 0) {
-                $parts[] = "{$count} {$what}";
+                $parts[] = "{$count} ".($count === 1 ? $one : $many);
             }
         }
 

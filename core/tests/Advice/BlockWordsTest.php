@@ -94,6 +94,8 @@ final class BlockWordsTest extends TestCase
     {
         $block = self::block([]);
         self::assertSame([600.0, []], WaterWarnings::of(BlockKind::Talk, $block, 600.0, 20.0));
+        // Nobody gets thirsty from being told something: it is said where the next work begins.
+        self::assertSame([1500.0, []], WaterWarnings::of(BlockKind::Talk, $block, 1500.0, 20.0));
         self::assertSame([600.0 + $block->work->mean(), []], WaterWarnings::of(BlockKind::Drill, $block, 600.0, 20.0));
         self::assertSame([0.0, []], WaterWarnings::of(BlockKind::Water, $block, 600.0, 20.0));
     }

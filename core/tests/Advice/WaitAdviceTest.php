@@ -78,6 +78,27 @@ final class WaitAdviceTest extends TestCase
         self::assertCount(3, $kinds, 'stations, a helper and another dose are each the cure of some');
     }
 
+    public function test_half_of_an_odd_number_of_reps_is_the_greater_half(): void
+    {
+        foreach (array_map(DrillFactory::fromFields(...), BookTest::fields()) as $drill) {
+            if ($drill->slug !== 'step-over-push') {
+                continue;
+            }
+            // There are markers for one place alone, so that more of them are no cure.
+            $dose = $drill->doseFrom(['kind' => 'reps', 'reps' => 15, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each']);
+            $kit = new KitOwned(markers: $drill->kit(1)->markers());
+            $said = array_filter(
+                self::worked($drill, $dose, 4, stations: 1, kit: $kit)->warnings,
+                static fn (Warning $one): bool => $one->code === 'wait',
+            );
+            $cure = array_values($said)[0]->cure ?? self::fail('There is no cure.');
+            self::assertSame(['Half as long, twice as often', 8, 2], [$cure->words, $cure->dose['reps'] ?? 0, $cure->dose['sets'] ?? 0]);
+
+            return;
+        }
+        self::fail('There is no such drill.');
+    }
+
     private static function cured(Drill $drill, Dose $dose, int $players, Cure $cure): BlockEvaluation
     {
         return self::worked(
@@ -90,15 +111,21 @@ final class WaitAdviceTest extends TestCase
     }
 
     /** @param  int<0, max>  $helpers */
-    private static function worked(Drill $drill, Dose $dose, int $players, ?int $stations = null, int $helpers = 0): BlockEvaluation
-    {
+    private static function worked(
+        Drill $drill,
+        Dose $dose,
+        int $players,
+        ?int $stations = null,
+        int $helpers = 0,
+        KitOwned $kit = new KitOwned(200, 40, 4),
+    ): BlockEvaluation {
         $area = new Area(Length::of(60, LengthUnit::Yard), Length::of(40, LengthUnit::Yard), LengthUnit::Yard);
 
         return PlanEvaluator::evaluate([Block::ofDrill('b', $drill, $dose, Tempo::Steady, $stations)], PlanContext::of(
             players: array_map(static fn (int $id): PlanPlayer => new PlanPlayer($id, StrongFoot::Right), range(1, $players)),
             knownDrills: [],
             rules: new ClockRules,
-            kit: new KitOwned(200, 40, 4),
+            kit: $kit,
             area: $area,
             helpers: $helpers,
             memo: self::$memo,

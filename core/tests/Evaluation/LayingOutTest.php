@@ -149,6 +149,10 @@ final class LayingOutTest extends TestCase
         $waits = array_values(array_filter($warned, fn (Warning $one): bool => $one->code === 'wait'));
         self::assertSame('Laying out takes 1:40, and everybody waits. Fewer stations are laid out sooner.', $waits[0]->sentence ?? null);
         self::assertNull($waits[0]->cure ?? null);
+        // One station cannot be fewer.
+        $line = self::block('a', ['markers' => 50] + self::LINE)->withStations(1);
+        $warned = self::evaluate([$line], helpers: 1, isLaidBefore: false)->blocks[0]->warnings;
+        self::assertSame(['Laying out takes 4:10, and everybody waits.'], array_map(fn (Warning $one): string => $one->sentence, $warned));
     }
 
     /**

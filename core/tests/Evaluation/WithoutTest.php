@@ -56,6 +56,9 @@ final class WithoutTest extends TestCase
 
         self::assertSame(4, $planned->blocks[2]->duties[0]->playerId);
         self::assertSame([], $planned->without(['g' => [4]])->blocks[2]->duties);
+        $two = self::planned(Availability::ServesOnly, Availability::ServesOnly);
+        self::assertCount(2, $two->blocks[2]->duties);
+        self::assertSame([0], array_keys($two->without(['g' => [$two->blocks[2]->duties[0]->playerId]])->blocks[2]->duties));
     }
 
     public function test_where_nobody_missed_anything_it_stays_what_it_was(): void
@@ -71,12 +74,18 @@ final class WithoutTest extends TestCase
         );
     }
 
-    private static function planned(Availability $last = Availability::Everything): PlanEvaluation
-    {
+    private static function planned(
+        Availability $last = Availability::Everything,
+        Availability $third = Availability::Everything,
+    ): PlanEvaluation {
         $pairs = ['organisation' => ['workers' => 2, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns']];
         [$taps, $back] = [Drills::soleTaps(), DrillFactory::fromFields($pairs + ['slug' => 'in-pairs'] + Drills::fields())];
         $players = array_map(
-            static fn (int $i): PlanPlayer => new PlanPlayer($i, StrongFoot::Right, $i === 4 ? $last : Availability::Everything),
+            static fn (int $i): PlanPlayer => new PlanPlayer(
+                $i,
+                StrongFoot::Right,
+                today: [3 => $third, 4 => $last][$i] ?? Availability::Everything,
+            ),
             range(1, 4),
         );
 

@@ -115,7 +115,7 @@ final class WaysTest extends TestCase
         // ⌊(300 + 3) ÷ 15⌋ = 20 attacks of eleven: 1.8 each, one every 165 s = 2:45.
         $way = new QueueToFinish(1, 12.0, 3.0);
         self::assertSame(20, $way->attacks(300.0));
-        self::assertSame(165.0, $way->secondsPerRep(new Crew(11), 12.0));
+        self::assertSame([165.0, 1], [$way->secondsPerRep(new Crew(11), 12.0), $way->balls(new Crew(11))]);
         $time = self::times(self::spells($way, [11], new GoPattern(['both'], 1, 0.0, 300.0, owed: OwedSets::Every)), 11)[1];
         self::assertEqualsWithDelta(300 * 12 / 15 / 11, $time->ballSeconds, 1e-9);
         self::assertEqualsWithDelta(153.0, $time->longestWaitSeconds, 1e-9);

@@ -37,6 +37,8 @@ final class KitOwnedTest extends TestCase
         self::assertSame('This needs 1 ball and the squad has 0. Use fewer stations, or take turns with one.', $said(1, 0));
         self::assertSame('This needs 2 balls and the squad has 1. Use fewer stations, or take turns with one.', $said(2, 1));
         self::assertSame('', $said(2, 2));
+        // Of what a drill does not need a squad may have none.
+        self::assertSame([], (new KitOwned(balls: 0, goals: 0, wallPlaces: 0))->shortages(Kit::of($layout, 1)->withoutBalls()));
     }
 
     public function test_what_is_not_said_is_never_short(): void

@@ -11,6 +11,7 @@ use FleetSparrow\Core\Dose\Tempo;
 use FleetSparrow\Core\Drill\Reading\DrillFactory;
 use FleetSparrow\Core\Evaluation\PlanEvaluation;
 use FleetSparrow\Core\Evaluation\PlanEvaluator;
+use FleetSparrow\Core\Organisation\Crew;
 use FleetSparrow\Core\Organisation\Duty;
 use FleetSparrow\Core\Organisation\DutyKind;
 use FleetSparrow\Core\Organisation\SeatedCrew;
@@ -72,6 +73,16 @@ final class OrganisationTest extends TestCase
         self::assertSame($turns, max(array_map(fn (Station $at): int => $way->shifts(SeatedCrew::of($at)->crew), $places)));
     }
 
+    public function test_a_queue_where_one_is_at_work_at_a_time(): void
+    {
+        // Six seconds and five to fetch the ball, for each of four.
+        $drill = self::drill(['workers' => 4, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'rotate'], [
+            'layout' => ['kind' => 'on-the-spot', 'apart' => ['value' => 2, 'unit' => 'm']],
+        ]);
+
+        self::assertEqualsWithDelta(44.0, Ways::of($drill, 6.0)->secondsPerRep(new Crew(4), 6.0), 1e-9);
+    }
+
     public function test_everybody_has_one_place(): void
     {
         $this->forAll(
@@ -115,6 +126,33 @@ final class OrganisationTest extends TestCase
         self::assertSame([[], []], [$block(0)->warnings, $block(1)->warnings]);
     }
 
+    public function test_a_three_is_one_too_many_for_a_pair_at_a_place_of_its_own(): void
+    {
+        $hasThree = fn (array $organisation, int $players, ?int $stations = null): bool => Stationing::of(
+            self::players($players),
+            self::drill($organisation),
+            $stations,
+            0,
+            Meetings::of(),
+        )->hasThree();
+
+        self::assertTrue($hasThree(self::PAIR, 5));
+        self::assertFalse($hasThree(self::PAIR, 4));
+        // Where groups share a place, all there take turns.
+        self::assertFalse($hasThree(self::PAIR, 5, stations: 1));
+        self::assertFalse($hasThree(['workers' => 3, 'playerServers' => 0, 'service' => 'none', 'pattern' => 'take-turns'], 3));
+        self::assertFalse($hasThree(['playerServers' => 2] + self::PAIR, 3));
+    }
+
+    public function test_the_helper_takes_who_was_most_often_in_a_three(): void
+    {
+        $meetings = Meetings::of([1 => [[1, 4, 5]], 2 => [[4, 2, 3]]]);
+        $groups = Stationing::of(self::players(5), self::drill(self::PAIR), null, 1, $meetings)->groups;
+        $helped = array_values(array_filter($groups, static fn (Station $one): bool => $one->isHelped));
+
+        self::assertSame([4], array_map(static fn (PlanPlayer $one): int => $one->id, $helped[0]->workers ?? []));
+    }
+
     public function test_one_alone_who_needs_a_partner_is_told(): void
     {
         $alone = self::evaluate([self::block(self::PAIR)], 1)->blocks[0];
@@ -136,8 +174,9 @@ final class OrganisationTest extends TestCase
 
     public function test_pairs_change_from_block_to_block_and_follow_the_season(): void
     {
-        $past = new SeasonPast([1 => [[1, 2], [3, 4]]]);
-        $plan = self::evaluate([self::block(self::PAIR, 'a'), self::block(self::PAIR, 'b')], 4, past: $past);
+        $past = new SeasonPast([1 => [[1, 3], [2, 4]]]);
+        $blocks = array_map(static fn (string $id): Block => self::block(self::PAIR, $id), ['a', 'b', 'c']);
+        $plan = self::evaluate($blocks, 4, past: $past);
         $pairs = array_map(
             fn (BlockEvaluation $block): array => array_map(
                 fn (Station $group): string => implode('-', array_map(fn (PlanPlayer $one): int => $one->id, $group->workers)),
@@ -146,7 +185,8 @@ final class OrganisationTest extends TestCase
             $plan->blocks,
         );
 
-        self::assertSame([['1-4', '2-3'], ['1-3', '2-4']], $pairs);
+        // Today weighs more than last time.
+        self::assertSame([['1-4', '2-3'], ['1-2', '3-4'], ['1-3', '2-4']], $pairs);
     }
 
     public function test_who_only_serves_serves_and_does_not_work(): void
@@ -309,6 +349,16 @@ final class OrganisationTest extends TestCase
             [['3 stations need a grown-up each to serve, and there is one.', 'Make it one station']],
             array_map(fn (Warning $one): array => [$one->sentence, $one->cure?->words], $three->warnings),
         );
+    }
+
+    public function test_who_keeps_goal_stands_first_in_their_order(): void
+    {
+        $ids = array_map(
+            static fn (PlanPlayer $one): int => $one->id,
+            (new Station(self::players(4)))->withFirst([4, 2])->workers,
+        );
+
+        self::assertSame([4, 2, 1, 3], $ids);
     }
 
     public function test_goalkeepers_go_round_over_the_season(): void

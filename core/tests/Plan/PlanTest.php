@@ -19,6 +19,8 @@ use FleetSparrow\Core\Exception\InvalidPlan;
 use FleetSparrow\Core\Layout\Kind\Box;
 use FleetSparrow\Core\Layout\Kind\ShootingLine;
 use FleetSparrow\Core\Layout\Kit;
+use FleetSparrow\Core\Layout\Layout;
+use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Plan\Area;
 use FleetSparrow\Core\Plan\Block;
 use FleetSparrow\Core\Plan\BlockKind;
@@ -94,6 +96,15 @@ final class PlanTest extends TestCase
             ],
         );
         self::assertSame('Set-up: none, every marker stays.', SetUp::of($box(3.0), 4, $box(3.0), 4)->sentence(5.0));
+        $line = fn (int $markers): Layout => LayoutKinds::standard()->read(
+            ['kind' => 'line', 'markers' => $markers, 'spacing' => ['value' => 3, 'unit' => 'm']],
+        );
+        self::assertSame(
+            'Set-up: of the markers 2 stay, 1 is laid; 1 touched at 5 s each.',
+            SetUp::of($line(3), 1, $line(2), 1)->sentence(5.0),
+        );
+        $one = LayoutKinds::standard()->read(['kind' => 'reference', 'reach' => ['value' => 1.5, 'unit' => 'm'], 'serverMetres' => 0]);
+        self::assertSame('Set-up: of the markers 1 is laid; 1 touched at 5 s each.', SetUp::of($one, 1, null, 0)->sentence(5.0));
     }
 
     public function test_adapting_what_stands_there_never_costs_more_than_lifting_all_and_laying_all(): void
