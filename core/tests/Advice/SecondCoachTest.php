@@ -114,7 +114,27 @@ final class SecondCoachTest extends TestCase
         $alone = array_diff_key(self::good(), ['game' => 1]);
         self::assertTrue(self::rated($alone, players: 1)->meets(RubricRule::LiveOpponent));
         self::assertTrue(self::rated($alone, players: 1)->meets(RubricRule::EndsWithPlay));
-        self::assertFalse(self::rated($alone, players: 2)->meets(RubricRule::LiveOpponent));
+        foreach ([RubricRule::LiveOpponent, RubricRule::EndsWithPlay] as $rule) {
+            self::assertFalse(self::rated($alone, players: 2)->meets($rule));
+        }
+    }
+
+    public function test_numbers_in_the_first_drill_are_early_where_another_follows(): void
+    {
+        $drills = ['first' => self::drill('first', counted: null), 'second' => self::drill('second')];
+        self::assertFalse(self::rated($drills)->meets(RubricRule::NoEarlyNumbers));
+        self::assertTrue(self::rated(array_slice($drills, 0, 1))->meets(RubricRule::NoEarlyNumbers));
+    }
+
+    public function test_the_theme_is_what_has_most_time_where_none_is_said(): void
+    {
+        // Half a minute of passing, half an hour of ball mastery.
+        $passing = self::drill('pass', ['kind' => 'timed', 'workSeconds' => 30, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'right'], [
+            'family' => 'passing',
+        ]);
+        $good = ['pass' => $passing] + self::good();
+        self::assertTrue(self::rated($good)->meets(RubricRule::ThemeTrained));
+        self::assertFalse(self::rated($good, theme: Family::Passing)->meets(RubricRule::ThemeTrained));
     }
 
     /** @return array<string, Block> taps, two drills of which one is counted, water, a game, a talk: about 31 minutes of 35 */

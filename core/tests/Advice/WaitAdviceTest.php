@@ -26,6 +26,7 @@ use FleetSparrow\Core\Shared\StrongFoot;
 use FleetSparrow\Core\Shared\Warning;
 use FleetSparrow\Core\Tests\Drill\BookTest;
 use FleetSparrow\Core\Timeline\BlockEvaluation;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** Every drill of the book for 1, 2, 7 and 14: whoever stands for over a minute is spoken of, and the cure offered shortens it. */
@@ -78,21 +79,24 @@ final class WaitAdviceTest extends TestCase
         self::assertCount(3, $kinds, 'stations, a helper and another dose are each the cure of some');
     }
 
-    public function test_half_of_an_odd_number_of_reps_is_the_greater_half(): void
+    #[TestWith([15, 8])]
+    #[TestWith([14, 7])]
+    #[TestWith([2, 1])]
+    public function test_half_of_an_odd_number_of_reps_is_the_greater_half(int $reps, int $half): void
     {
         foreach (array_map(DrillFactory::fromFields(...), BookTest::fields()) as $drill) {
             if ($drill->slug !== 'step-over-push') {
                 continue;
             }
             // There are markers for one place alone, so that more of them are no cure.
-            $dose = $drill->doseFrom(['kind' => 'reps', 'reps' => 15, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each']);
+            $dose = $drill->doseFrom(['kind' => 'reps', 'reps' => $reps, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'each']);
             $kit = new KitOwned(markers: $drill->kit(1)->markers());
             $said = array_filter(
-                self::worked($drill, $dose, 4, stations: 1, kit: $kit)->warnings,
+                self::worked($drill, $dose, $reps > 2 ? 4 : 14, stations: 1, kit: $kit)->warnings,
                 static fn (Warning $one): bool => $one->code === 'wait',
             );
             $cure = array_values($said)[0]->cure ?? self::fail('There is no cure.');
-            self::assertSame(['Half as long, twice as often', 8, 2], [$cure->words, $cure->dose['reps'] ?? 0, $cure->dose['sets'] ?? 0]);
+            self::assertSame(['Half as long, twice as often', $half, 2], [$cure->words, $cure->dose['reps'] ?? 0, $cure->dose['sets'] ?? 0]);
 
             return;
         }

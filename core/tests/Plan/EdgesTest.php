@@ -41,6 +41,7 @@ use FleetSparrow\Core\Timeline\BlockEvaluation;
 use FleetSparrow\Core\Timeline\GoLimit;
 use FleetSparrow\Core\Timeline\Segment;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The least and the most of what may be asked for, one by one. */
@@ -70,7 +71,9 @@ final class EdgesTest extends TestCase
         Block::ofDrill('a', Drills::soleTaps(), Drills::soleTaps()->dose ?? self::fail(), Tempo::Steady, null, links: 1);
     }
 
-    public function test_a_build_up_has_as_many_links_as_it_has(): void
+    #[TestWith([0])]
+    #[TestWith([3])]
+    public function test_a_build_up_has_as_many_links_as_it_has(int $links): void
     {
         $drill = self::drill(['script' => null, 'buildUp' => [
             ['name' => 'one', 'script' => 'a.in'], ['name' => 'two', 'script' => 'b.in'],
@@ -78,7 +81,7 @@ final class EdgesTest extends TestCase
         $dose = $drill->dose ?? self::fail();
         self::assertSame(2, Block::ofDrill('a', $drill, $dose, Tempo::Steady, null, links: 2)->links);
         $this->expectExceptionMessage('This build-up has 1 to 2 links.');
-        Block::ofDrill('a', $drill, $dose, Tempo::Steady, null, links: 3);
+        Block::ofDrill('a', $drill, $dose, Tempo::Steady, null, links: $links);
     }
 
     public function test_seconds_a_squad_chooses(): void
