@@ -48,6 +48,9 @@ final class WithoutTest extends TestCase
         self::assertSame([], self::planned()->without(['b' => [1, 2, 3, 4]])->blocks[1]->groups);
         $gone = array_map(static fn (PlanPlayer $one): int => $one->id, self::planned()->blocks[1]->groups[0]->workers);
         self::assertSame([0], array_keys(self::planned()->without(['b' => $gone])->blocks[1]->groups));
+        // Lists, as they are told.
+        $left = self::planned()->without(['b' => array_slice($gone, 0, 1)])->blocks[1]->groups[0]->workers;
+        self::assertSame(array_values($left), $left);
     }
 
     public function test_a_duty_in_what_was_missed_was_not_done(): void
