@@ -17,7 +17,7 @@ final class Turns
     {
         $memo = new Memo;
 
-        return Quantiles::largest(array_map(fn (Pace $pace): Quantiles => $dose->played($pace, null, $memo)->times, $workers))
+        return Quantiles::largest(array_map(fn (Pace $pace): Quantiles => $dose->played($pace, null, $memo)->inOrder(), $workers))
             ->plus(Quantiles::fixed(($dose->goes() - 1) * $dose->restSeconds()));
     }
 }

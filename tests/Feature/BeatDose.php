@@ -14,7 +14,6 @@ use FleetSparrow\Core\Dose\PlainDose;
 use FleetSparrow\Core\Dose\Played;
 use FleetSparrow\Core\Dose\SetsAndRest;
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /** A dose the product does not have: touches to a beat. All that one more kind takes. */
 final readonly class BeatDose implements PlainDose
@@ -62,6 +61,6 @@ final readonly class BeatDose implements PlainDose
     {
         $beats = ($goes ?? $this->pattern->sides->count() * $this->pattern->sets) * $this->beats;
 
-        return new Played(Quantiles::fixed(60.0 * $beats / $this->perMinute), $beats);
+        return new Played([60.0 * $beats / $this->perMinute], $beats);
     }
 }

@@ -15,7 +15,7 @@ final class Alone
 
         return max(0, $dose->goes() - 1) * $dose->restSeconds() + $memo->of(
             "alone {$what} {$pace->secondsPerRep} {$pace->alpha()} {$pace->beta()} {$pace->fetchSeconds}",
-            static fn (): float => $dose->played($pace, null, $memo)->times->mean(),
+            static fn (): float => $dose->played($pace, null, $memo)->meanSeconds,
         );
     }
 }

@@ -6,7 +6,6 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /** Minutes and no count: explore. */
 final readonly class FreeDose implements PlainDose
@@ -86,6 +85,6 @@ final readonly class FreeDose implements PlainDose
     {
         $seconds = ($goes ?? 1) * 60.0 * $this->minutes;
 
-        return new Played(Quantiles::fixed($seconds), $seconds / $pace->secondsPerRep);
+        return new Played([$seconds], $seconds / $pace->secondsPerRep);
     }
 }

@@ -78,7 +78,7 @@ final readonly class LengthsDose implements PlainDose
         $goes ??= $this->goes();
 
         return new Played(
-            LogNormals::of($memo, $goes * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION),
+            LogNormals::of($memo, $goes * $this->steadyTrips() * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION)->values,
             $goes * $this->trips(),
         );
     }

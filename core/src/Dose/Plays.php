@@ -62,7 +62,7 @@ final class Plays
             $times[] = $time;
         }
 
-        return new Played(Quantiles::of($times), $all / self::COUNT);
+        return new Played($times, $all / self::COUNT);
     }
 
     /**

@@ -139,6 +139,6 @@ final class QuotaDose implements PlainDose
             }
         }
 
-        return new Played(Quantiles::weighted($weighted), $good + $misses->mean());
+        return new Played(Quantiles::weighted($weighted)->values, $good + $misses->mean());
     }
 }

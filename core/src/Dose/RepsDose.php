@@ -101,6 +101,6 @@ final readonly class RepsDose implements PlainDose
     {
         $reps = ($goes ?? $this->goes()) * $this->reps;
 
-        return new Played(LogNormals::of($memo, $reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION), $reps);
+        return new Played(LogNormals::of($memo, $reps * $pace->secondsPerRep, Pace::COEFFICIENT_OF_VARIATION)->values, $reps);
     }
 }

@@ -6,7 +6,6 @@ namespace FleetSparrow\Core\Dose;
 
 use FleetSparrow\Core\Exception\InvalidDose;
 use FleetSparrow\Core\Shared\Memo;
-use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
  * Work for a fixed time: exact, rest between sets and none after the last.
@@ -101,6 +100,6 @@ final readonly class TimedDose implements PlainDose
     {
         $seconds = ($goes ?? $this->goes()) * $this->workSeconds;
 
-        return new Played(Quantiles::fixed($seconds), $seconds / $pace->secondsPerRep);
+        return new Played([$seconds], $seconds / $pace->secondsPerRep);
     }
 }

@@ -143,10 +143,10 @@ final readonly class CircuitDose implements Dose
         foreach ($this->items as $i => $item) {
             $rest = $i < count($this->items) - 1 ? $item->restSeconds : 0.0;
             $played = $item->dose->played($item->pace, $limitSeconds, $memo, $rounds * $item->dose->goes());
-            array_push($times, $played->times, Quantiles::fixed($rounds * $rest));
+            array_push($times, $played->inOrder(), Quantiles::fixed($rounds * $rest));
             $reps += $played->reps;
         }
 
-        return new Played(Quantiles::sum($times), $reps);
+        return new Played(Quantiles::sum($times)->values, $reps);
     }
 }

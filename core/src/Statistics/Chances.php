@@ -30,8 +30,8 @@ final class Chances
         if ($beta <= 0.0) {
             return array_fill(0, self::NODES, (float) self::GRID);
         }
-        // Eight deviations of the angle, 1 ÷ (2·√(α + β)), on either side of its middle: what lies outside is nothing.
-        [$angle, $reach] = [asin(sqrt($alpha / ($alpha + $beta))), 4.0 / sqrt($alpha + $beta)];
+        // Five deviations of the angle, 1 ÷ (2·√(α + β)), on either side of its middle: what lies outside is nothing.
+        [$angle, $reach] = [asin(sqrt($alpha / ($alpha + $beta))), 2.5 / sqrt($alpha + $beta)];
         $first = max(0, (int) (($angle - $reach) / M_PI_2 * self::GRID));
         $densities = [];
         foreach (array_slice($logs, $first, (int) ceil(2.0 * $reach / M_PI_2 * self::GRID) + 1) as [$sine, $cosine]) {

@@ -13,6 +13,9 @@ final class Lattice
     /** Each direction begins elsewhere, lest the least of all meet: with this the spread of sums is right; this tool's own value. */
     private const SHIFT = 77;
 
+    /** As many can be summed up at once. */
+    public const DIRECTIONS = 32;
+
     private const ORDERS = [
         1, 182667, 469891, 498753, 110745, 446247, 250185, 118627, 245333, 283199, 408519, 391023, 246327, 126539, 399185, 461527,
         300343, 69681, 516695, 436179, 106383, 238523, 413283, 70841, 47719, 300129, 113029, 123925, 410745, 211325, 17489, 511893,

@@ -243,7 +243,7 @@ final readonly class Quantiles implements Keepable
     }
 
     /**
-     * The largest of independent unlike ones: the product of their distribution functions, a step at each value.
+     * The largest of independent ones, some of them alike.
      *
      * @param  non-empty-list<self>  $each
      */
@@ -253,15 +253,15 @@ final readonly class Quantiles implements Keepable
         foreach ($each as $one) {
             $alike["{$one->values[0]} {$one->mean} ".count($one->values)][] = $one;
         }
-        $kinds = array_map(static fn (array $same): self => $same[0]->largestOfSame(count($same)), array_values($alike));
+        $kinds = array_map(static fn (array $same): array => [$same[0]->values, count($same)], array_values($alike));
 
-        return count($kinds) === 1 ? $kinds[0] : self::productOf($kinds);
+        return count($kinds) === 1 ? $each[0]->largestOfSame(count($each)) : self::largestOfUnlike($kinds);
     }
 
-    /** As many values as a session works with. */
-    public function thinned(): self
+    /** @param  non-empty-list<array{list<float>, int<1, max>}>  $kinds  equally likely values in any order, and of how many */
+    public static function largestOfUnlike(array $kinds): self
     {
-        return count($this->values) === self::COUNT ? $this : new self($this->inSlices(self::COUNT));
+        return new self(Largest::of($kinds, self::COUNT));
     }
 
     /** @return list<float> what stands at the middle of each of so many slices, as in at(), in whole numbers */
@@ -292,62 +292,6 @@ final readonly class Quantiles implements Keepable
         }
 
         return array_map(static fn (self $one): array => $one->inSlices($points), $each);
-    }
-
-    /** @param  non-empty-list<self>  $each */
-    private static function productOf(array $each): self
-    {
-        $thinned = array_map(static fn (self $one): self => $one->thinned(), $each);
-        $from = self::below($thinned);
-        // Up to there nothing of the largest lies, so only what is above is looked at.
-        [$flat, $under, $product] = [[], [], 1.0];
-        foreach ($thinned as $which => $one) {
-            $under[$which] = (int) round($one->shareWithin($from) * self::COUNT);
-            $product *= $under[$which] / self::COUNT;
-            for ($at = $under[$which]; $at < self::COUNT; $at++) {
-                $flat[$which * self::COUNT + $at] = $one->values[$at];
-            }
-        }
-        asort($flat, SORT_NUMERIC);
-        [$values, $next] = [[], 0.5 / self::COUNT];
-        for (; $product >= $next; $next += 1.0 / self::COUNT) {
-            $values[] = $from;
-        }
-        foreach ($flat as $at => $value) {
-            $below = $under[intdiv($at, self::COUNT)]++;
-            $product *= ($below + 1) / $below;
-            for (; $product >= $next && count($values) < self::COUNT; $next += 1.0 / self::COUNT) {
-                $values[] = $value;
-            }
-        }
-
-        return new self(array_pad($values, self::COUNT, $value ?? $from));
-    }
-
-    /**
-     * The greatest value at which each has something under it, and all together less than half a slice.
-     *
-     * @param  non-empty-list<self>  $each
-     */
-    private static function below(array $each): float
-    {
-        // Each has its first value under it: so the product begins over nought.
-        $least = max(array_map(static fn (self $one): float => $one->values[0], $each));
-        $most = max(array_map(static fn (self $one): float => $one->values[self::COUNT - 1], $each));
-        $at = static fn (float $value): float => array_product(array_map(
-            static fn (self $one): float => $one->shareWithin($value),
-            $each,
-        ));
-        for ($i = 0; $i < 8; $i++) {
-            $middle = ($least + $most) / 2.0;
-            if ($at($middle) < 0.5 / self::COUNT) {
-                $least = $middle;
-            } else {
-                $most = $middle;
-            }
-        }
-
-        return $least;
     }
 
     /** The quantile between two values, never across equal ones. */

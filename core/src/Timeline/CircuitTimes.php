@@ -51,7 +51,7 @@ final readonly class CircuitTimes
     /** One worker through all items of all rounds, a chance and a pace anew for each item, and the rests on the way. */
     public function alone(): Quantiles
     {
-        return $this->dose->played($this->dose->items[0]->pace, null, $this->memo)->times
+        return $this->dose->played($this->dose->items[0]->pace, null, $this->memo)->inOrder()
             ->plus(Quantiles::fixed(($this->dose->sets() - 1) * $this->dose->restSeconds()));
     }
 

@@ -29,7 +29,7 @@ final class GoLimit
         }
         $median = $memo->kept(
             'median '.(new OwnTimes($dose, null, $memo))->question($pace),
-            static fn (): Quantiles => Quantiles::fixed($dose->played($pace, null, $memo, 1)->times->at(0.5)),
+            static fn (): Quantiles => Quantiles::fixed($dose->played($pace, null, $memo, 1)->inOrder()->at(0.5)),
             Quantiles::class,
         );
 

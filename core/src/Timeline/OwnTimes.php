@@ -23,13 +23,19 @@ final readonly class OwnTimes
 
     public function of(Pace $pace): Quantiles
     {
+        return $this->memo->of("in order {$this->question($pace)}", fn (): Quantiles => $this->played($pace)->inOrder());
+    }
+
+    /** @return list<float> the same, equally likely, in any order: for those of whom many are taken together */
+    public function inAnyOrder(Pace $pace): array
+    {
         return $this->played($pace)->times;
     }
 
     /** Seconds of all goes on average, known without the whole table. */
     public function mean(Pace $pace): float
     {
-        return $this->onAverage($pace)->times->mean();
+        return $this->onAverage($pace)->meanSeconds;
     }
 
     /** Reps of all goes on average, those within the limit. */

@@ -9,6 +9,7 @@ use FleetSparrow\Core\Organisation\Go;
 use FleetSparrow\Core\Organisation\GoPattern;
 use FleetSparrow\Core\Organisation\GoTables;
 use FleetSparrow\Core\Organisation\SeatedCrew;
+use FleetSparrow\Core\Statistics\Lattice;
 use FleetSparrow\Core\Statistics\Quantiles;
 
 /**
@@ -17,8 +18,8 @@ use FleetSparrow\Core\Statistics\Quantiles;
  */
 final class WorkTime
 {
-    /** Unlike lanes from which each is taken in fewer values; this tool's own value. */
-    private const MANY = 4;
+    /** Players from whom on each is taken as played, in no order: so many of them are no finer for it; this tool's own value. */
+    private const MANY = 8;
 
     /**
      * @param  non-empty-list<SeatedCrew>  $places
@@ -42,29 +43,56 @@ final class WorkTime
             }
         }
         ksort($alike);
-        $largest = static function () use ($lanes, $alike, $own): Quantiles {
-            $ends = [];
-            foreach ($alike as $who => $count) {
-                array_push($ends, ...array_fill(0, $count, self::lane($own, ...$lanes[$who], isFine: count($lanes) < self::MANY)));
-            }
-
-            return Quantiles::largest($ends);
-        };
+        ksort($lanes);
+        $players = array_sum(array_map(static fn (array $lane): int => count($lane[0]), $lanes));
+        $largest = static fn (): Quantiles => $players < self::MANY
+            ? self::slowest($own, $lanes, $alike)
+            : Quantiles::largestOfUnlike(array_map(
+                static fn (array $lane, int $count): array => [self::lane($own, ...$lane), $count],
+                $lanes,
+                $alike,
+            ));
 
         return $own->memo->kept('work '.hash('xxh128', serialize($alike)), $largest, Quantiles::class);
     }
 
     /**
-     * One after the other at one place.
+     * Of few players, as fine as can be.
      *
-     * @param  list<Pace>  $paces
-     * @param  bool  $isFine  false among many lanes, whose largest is thinned anyway
+     * @param  array<string, array{list<Pace>, float}>  $lanes  who → paces one after the other, and the seconds in between
+     * @param  non-empty-array<string, int<1, max>>  $alike  who → how many lanes
      */
-    private static function lane(OwnTimes $own, array $paces, float $gapSeconds, bool $isFine): Quantiles
+    private static function slowest(OwnTimes $own, array $lanes, array $alike): Quantiles
     {
-        $each = array_map(static fn (Pace $pace): Quantiles => $isFine ? $own->of($pace) : $own->of($pace)->thinned(), $paces);
+        $ends = [];
+        foreach ($alike as $who => $count) {
+            [$paces, $gapSeconds] = $lanes[$who];
+            $end = Quantiles::sum([Quantiles::fixed($gapSeconds), ...array_map($own->of(...), $paces)]);
+            array_push($ends, ...array_fill(0, $count, $end));
+        }
 
-        return Quantiles::sum([Quantiles::fixed($gapSeconds), ...$each]);
+        return Quantiles::largest($ends);
+    }
+
+    /**
+     * One after the other at one place: each player's plays meet the others' in every mixture.
+     *
+     * @param  non-empty-list<Pace>  $paces
+     * @return list<float> seconds, equally likely, in any order
+     */
+    private static function lane(OwnTimes $own, array $paces, float $gapSeconds): array
+    {
+        $each = array_map($own->inAnyOrder(...), $paces);
+        while (count($each) > Lattice::DIRECTIONS) {
+            $each = array_map(Lattice::sums(...), array_chunk($each, Lattice::DIRECTIONS));
+        }
+        $sums = Lattice::sums($each);
+
+        foreach ($sums as $i => $sum) {
+            $sums[$i] = $sum + $gapSeconds;
+        }
+
+        return $sums;
     }
 
     /**

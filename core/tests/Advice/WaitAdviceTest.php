@@ -96,7 +96,8 @@ final class WaitAdviceTest extends TestCase
                 static fn (Warning $one): bool => $one->code === 'wait',
             );
             $cure = array_values($said)[0]->cure ?? self::fail('There is no cure.');
-            self::assertSame(['Half as long, twice as often', $half, 2], [$cure->words, $cure->dose['reps'] ?? 0, $cure->dose['sets'] ?? 0]);
+            self::assertSame('Half as long, twice as often', $cure->words);
+            self::assertSame([$half, 2], [$cure->dose['reps'] ?? 0, $cure->dose['sets'] ?? 0]);
 
             return;
         }

@@ -33,7 +33,7 @@ final class OwnTimeTest extends TestCase
     public function test_ten_good_ones_of_one_and_of_seven(): void
     {
         // Beta(6, 4), 4 s a try, 6 s to fetch: 10 · 4 + 8 · (4 + 6) = 120 s; the slowest of seven 236 s.
-        $one = QuotaDose::of(10, 0.0, DoseSides::Right)->played(Pace::of(4.0, 0.6, 6.0), null, new Memo)->times;
+        $one = QuotaDose::of(10, 0.0, DoseSides::Right)->played(Pace::of(4.0, 0.6, 6.0), null, new Memo)->inOrder();
         self::assertEqualsWithDelta(120.0, $one->mean(), 1.0);
         self::assertEqualsWithDelta(236.0, $one->largestOfSame(7)->mean(), 2.5);
     }
@@ -60,7 +60,7 @@ final class OwnTimeTest extends TestCase
         }
         sort($times);
         $played = $dose->played(Pace::of(3.0, 0.6, 4.0), $limit, new Memo);
-        $own = $played->times;
+        $own = $played->inOrder();
         self::assertEqualsWithDelta(1.0, $played->reps / $reps, 0.02);
         self::assertEqualsWithDelta(1.0, $own->mean() / (array_sum($times) / self::PLAYS), 0.015);
         foreach ([0.2, 0.5, 0.8, 0.95] as $share) {

@@ -34,7 +34,7 @@ final class MemoTest extends TestCase
             ['six by seven' => $answer(42.0)->packed(), 'eight by nine' => $answer(72.0)->packed()],
             $memo->asked(),
         );
-        $played = new Played(Quantiles::of([3.0, 1.0, 2.5]), 7.25);
+        $played = new Played([3.0, 1.0, 2.5], 7.25);
         self::assertEquals($played, Played::unpacked($played->packed()));
     }
 
