@@ -50,8 +50,8 @@ use Illuminate\Support\Facades\DB;
 
 /*
  * Prints each figure as a multiple of U, the median of the empty signed-in request with one query, and of a fixed loop,
- * all in one run. A figure over HTTP is taken in turn with empty requests and held against those, since the machine's pace
- * changes within a run. Called by ./sparrow bench with the address of a server of its own.
+ * all in one run. Every figure is taken in turn with empty requests and held against those, since the machine's pace changes
+ * within a run. Called by ./sparrow bench with the address of a server of its own.
  */
 
 require __DIR__.'/../vendor/autoload.php';
@@ -229,18 +229,28 @@ $figures = [
     ['batch of 400 marks', 'POST', '/api/v1/marks', fn (): array => $marks(400), 10],
     ['batch of 400 corrections', 'POST', '/api/v1/marks', fn (): array => $corrections($marks(400)), 10],
 ];
-foreach ($figures as [$name, $method, $path, $body, $rounds]) {
+/**
+ * A figure in turn with empty requests.
+ *
+ * @param  Closure(): float  $work
+ * @return array{float, float} milliseconds, and as a multiple of the empty requests beside it
+ */
+$beside = function (Closure $work, int $rounds) use ($call, $median): array {
     $empty = [];
-    $milliseconds = $median(function () use ($call, $method, $path, $body, &$empty): float {
+    $milliseconds = $median(function () use ($call, $work, &$empty): float {
         $empty[] = $call('GET', '/api/v1/pulse');
 
-        return $call($method, $path, $body());
+        return $work();
     }, $rounds);
     sort($empty);
-    $beside = $empty[intdiv(count($empty), 2)];
+
+    return [$milliseconds, $milliseconds / $empty[intdiv(count($empty), 2)]];
+};
+foreach ($figures as [$name, $method, $path, $body, $rounds]) {
+    [$milliseconds, $units] = $beside(fn (): float => $call($method, $path, $body()), $rounds);
     $app['env'] = 'testing'; // the token check stands aside for calls inside this process
     [$queries, $memory] = $caller->inside($app, $coach, $path, $method, $body());
-    printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $milliseconds / $beside, $queries, $memory);
+    printf("%-34s %9.2f %8.2f %8d %9.1f\n", $name, $milliseconds, $units, $queries, $memory);
 }
 /** A figure of the core alone: milliseconds of one go. */
 $core = function (callable $work): float {
@@ -362,8 +372,8 @@ foreach ([
     'reset, 20 strewn to 20 strewn' => fn () => Reset::between($strewn(1), $strewn(2)),
     'reset, row of 20 to zigzag of 20' => fn () => Reset::between($row, $zigzag),
 ] as $name => $work) {
-    $milliseconds = $median(fn (): float => $core($work), str_starts_with($name, 'propose') ? 5 : 20);
-    printf("%-34s %9.2f %8.2f\n", $name, $milliseconds, $milliseconds / $unit);
+    [$milliseconds, $units] = $beside(fn (): float => $core($work), str_starts_with($name, 'propose') ? 5 : 20);
+    printf("%-34s %9.2f %8.2f\n", $name, $milliseconds, $units);
 }
 
 $rubric = (new Rubric)->of(...($isShort ? [[Family::Turning], [7], [45]] : [Family::cases()]));
