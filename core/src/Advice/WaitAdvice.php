@@ -29,6 +29,7 @@ final readonly class WaitAdvice
      * @param  float|null  $limitSeconds  when a go is stopped
      * @param  bool  $isHelped  a helper had time to lay this block out: another has no more
      * @param  Closure(Block, int): BlockEvaluation  $tried  the block as changed, with so many helpers more
+     * @param  Closure(): BlockEvaluation  $laidByHelper  its work as it is, laid out with one helper more
      * @param  Closure(): string  $question  everything that the answer depends on
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class WaitAdvice
         private bool $isHelped,
         private PlanContext $context,
         private Closure $tried,
+        private Closure $laidByHelper,
         private Closure $question,
     ) {
     }
@@ -95,7 +97,13 @@ final readonly class WaitAdvice
 
     private function cure(float $wait, bool $isLong, bool $isLaying): ?Cure
     {
-        foreach ($this->candidates($isLong, $isLaying) as [$cure, $changed, $helpers]) {
+        if ($isLong && $isLaying) {
+            // Nothing that is done in the block makes its laying out shorter.
+            $isShorter = ! $this->isHelped && self::wait(($this->laidByHelper)(), $isLong) < self::WORTH_IT * $wait;
+
+            return $isShorter ? Cure::helper() : null;
+        }
+        foreach ($this->candidates($isLaying) as [$cure, $changed, $helpers]) {
             if (self::wait(($this->tried)($changed, $helpers), $isLong) < self::WORTH_IT * $wait) {
                 return $cure;
             }
@@ -105,14 +113,10 @@ final readonly class WaitAdvice
     }
 
     /** @return iterable<array{Cure, Block, int}> cure, the block with it, and helpers more */
-    private function candidates(bool $isLong, bool $isLaying): iterable
+    private function candidates(bool $isLaying): iterable
     {
         if (($isLaying && ! $this->isHelped) || $this->drill->organisation->coachServes || $this->stationing->hasThree()) {
             yield [Cure::helper(), $this->block, 1];
-        }
-        if ($isLong && $isLaying) {
-            // Nothing that is done in the block makes its laying out shorter.
-            return;
         }
         foreach ($this->drill->organisation->coachServes ? [] : $this->moreStations() as $stations) {
             yield [Cure::stations($stations), $this->block->withStations($stations), 0];

@@ -138,11 +138,10 @@ final class BlockEvaluator
     {
         [$stationing, $layout] = [$cast->stationing, $evaluation->layout ?? $cast->drill->layout];
         $fit = $this->context->area?->stations($layout->footprint());
-        $tried = function (Block $changed, int $helpers) use ($ground, $players): BlockEvaluation {
+        $trying = function (int $helpers): self {
             $context = $helpers > 0 ? $this->context->withHelpers($this->context->helpers + $helpers) : $this->context;
-            $evaluator = new self($context, GroupDraw::at($context), Detail::Waits);
 
-            return $evaluator->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players);
+            return new self($context, GroupDraw::at($context), Detail::Waits);
         };
         $waits = new WaitAdvice(
             block: $block,
@@ -152,7 +151,9 @@ final class BlockEvaluator
             limitSeconds: $cast->limitSeconds,
             isHelped: $ground->isHelped,
             context: $this->context,
-            tried: $tried,
+            tried: static fn (Block $changed, int $helpers): BlockEvaluation => $trying($helpers)
+                ->evaluate($changed, $helpers === 0 ? $ground : $ground->helped(), $players),
+            laidByHelper: static fn (): BlockEvaluation => $trying(1)->laidAgain($block, $evaluation, $ground->helped()),
             question: fn (): string => $this->question($block, $cast, $ground, $fit),
         );
 
