@@ -14,6 +14,9 @@ use FleetSparrow\Core\Ladder\Rung;
 use FleetSparrow\Core\Layout\LayoutKinds;
 use FleetSparrow\Core\Shared\Side;
 use FleetSparrow\Core\Tests\Drills;
+use FleetSparrow\Core\Touch\FootMark;
+use FleetSparrow\Core\Touch\Purpose;
+use FleetSparrow\Core\Touch\Tally;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -64,6 +67,28 @@ final class BookTest extends TestCase
                 self::assertMatchesRegularExpression('/ball and goal|wall|behind/i', $cautions, $drill->slug);
             }
         }
+    }
+
+    public function test_free_dribbling_is_one_contact_a_second_at_most_and_few_of_a_game_are_shots(): void
+    {
+        $free = 0;
+        foreach (self::book() as $drill) {
+            $done = [[$drill->script, $drill->secondsPerRep]];
+            foreach ($drill->composition->items as $item) {
+                $done[] = [$item->script, $item->pace->secondsPerRep];
+            }
+            foreach ($done as [$script, $seconds]) {
+                $tally = Tally::of($script);
+                $isFree = $tally->contacts() > 0.0 && $tally->contactsOf(FootMark::Unknown) >= $tally->contacts();
+                if (! $isFree || $drill->family === Family::Juggling) {
+                    continue;
+                }
+                $free++;
+                self::assertLessThanOrEqual(1.0, $tally->contacts() / $seconds, "{$drill->slug}: {$script->text()}");
+                self::assertLessThanOrEqual(1.0 / 6.0, $tally->contactsFor(Purpose::Shot) / $tally->contacts(), $drill->slug);
+            }
+        }
+        self::assertGreaterThan(20, $free);
     }
 
     public function test_no_two_drills_share_a_name_and_each_says_what_a_coach_needs(): void

@@ -30,9 +30,9 @@ final class CompositionTest extends TestCase
         // 10 pairs of taps at 0.9 s, half a minute, 10 pairs at 0.8 s, half a minute, 10 at 1.6 s, half a minute.
         self::assertEqualsWithDelta(9 + 30 + 8 + 30 + 16 + 30, $plan->blocks[0]->partSeconds['work'], 1e-9);
         $touches = $plan->touches[1];
-        // Twenty contacts a move, ten with each foot; 30 s of free dribbling at a pair a second, foot unknown.
+        // Twenty contacts a move, ten with each foot; 30 s of free dribbling at a contact a second, foot unknown.
         self::assertEqualsWithDelta(
-            [30.0, 30.0, 180.0],
+            [30.0, 30.0, 90.0],
             [$touches->contactsOf(FootMark::Left), $touches->contactsOf(FootMark::Right), $touches->contactsOf(FootMark::Unknown)],
             1e-9,
         );
