@@ -32,42 +32,49 @@ final class WorkTime
 
             return Quantiles::fixed(self::gaps($goes) + self::whole($goes) * $tables->pattern->goSeconds);
         }
-        [$lanes, $alike] = [[], []];
+        $lanes = self::lanes($tables, $places, $paces, $own);
+
+        return $own->memo->kept(
+            'work '.hash('xxh128', serialize(array_map(static fn (array $lane): int => $lane[2], $lanes))),
+            static fn (): Quantiles => self::slowest($own, $lanes),
+            Quantiles::class,
+        );
+    }
+
+    /**
+     * @param  non-empty-list<SeatedCrew>  $places
+     * @param  array<int, Pace>  $paces  player → pace
+     * @return non-empty-array<string, array{non-empty-list<Pace>, float, int<1, max>}> by who is in it: paces one after the other, the
+     *     seconds in between, and how many such lanes there are
+     */
+    private static function lanes(GoTables $tables, array $places, array $paces, OwnTimes $own): array
+    {
+        $lanes = [];
         foreach ($places as $seated) {
             $gaps = self::gaps($tables->of($seated->crew));
             foreach ($tables->way->lanes($seated->crew) as $slots) {
                 $inLane = array_map(static fn (int $slot): Pace => $paces[$seated->players[$slot]], $slots);
                 $who = implode(' ', array_map($own->question(...), $inLane))." {$gaps}";
-                $lanes[$who] = [$inLane, $gaps];
-                $alike[$who] = ($alike[$who] ?? 0) + 1;
+                $lanes[$who] = [$inLane, $gaps, ($lanes[$who][2] ?? 0) + 1];
             }
         }
-        ksort($alike);
         ksort($lanes);
-        $players = array_sum(array_map(static fn (array $lane): int => count($lane[0]), $lanes));
-        $largest = static fn (): Quantiles => $players < self::MANY
-            ? self::slowest($own, $lanes, $alike)
-            : Quantiles::largestOfUnlike(array_map(
-                static fn (array $lane, int $count): array => [self::lane($own, ...$lane), $count],
-                $lanes,
-                $alike,
-            ));
 
-        return $own->memo->kept('work '.hash('xxh128', serialize($alike)), $largest, Quantiles::class);
+        return $lanes;
     }
 
-    /**
-     * Of few players, as fine as can be.
-     *
-     * @param  array<string, array{list<Pace>, float}>  $lanes  who → paces one after the other, and the seconds in between
-     * @param  non-empty-array<string, int<1, max>>  $alike  who → how many lanes
-     */
-    private static function slowest(OwnTimes $own, array $lanes, array $alike): Quantiles
+    /** @param  non-empty-array<string, array{non-empty-list<Pace>, float, int<1, max>}>  $lanes  as above */
+    private static function slowest(OwnTimes $own, array $lanes): Quantiles
     {
+        if (array_sum(array_map(static fn (array $lane): int => count($lane[0]), $lanes)) >= self::MANY) {
+            return Quantiles::largestOfUnlike(array_map(
+                static fn (array $lane): array => [self::lane($own, $lane[0], $lane[1]), $lane[2]],
+                array_values($lanes),
+            ));
+        }
         $ends = [];
-        foreach ($alike as $who => $count) {
-            [$paces, $gapSeconds] = $lanes[$who];
-            $end = Quantiles::sum([Quantiles::fixed($gapSeconds), ...array_map($own->of(...), $paces)]);
+        foreach ($lanes as [$inLane, $gapSeconds, $count]) {
+            $end = Quantiles::sum([Quantiles::fixed($gapSeconds), ...array_map($own->of(...), $inLane)]);
             array_push($ends, ...array_fill(0, $count, $end));
         }
 
@@ -87,7 +94,6 @@ final class WorkTime
             $each = array_map(Lattice::sums(...), array_chunk($each, Lattice::DIRECTIONS));
         }
         $sums = Lattice::sums($each);
-
         foreach ($sums as $i => $sum) {
             $sums[$i] = $sum + $gapSeconds;
         }
