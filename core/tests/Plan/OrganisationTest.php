@@ -519,6 +519,18 @@ final class OrganisationTest extends TestCase
         return Block::ofDrill($id, $drill, $drill->doseFrom($dose), Tempo::Steady, $stations, null, $together, $stationsWait);
     }
 
+    public function test_as_many_as_may_come_take_turns_at_one_place(): void
+    {
+        // Twenty pairs of taps at 0.9 s each, one after the other, and 3 s from one to the next.
+        $dose = ['kind' => 'reps', 'reps' => 20, 'sets' => 1, 'restSeconds' => 0, 'sides' => 'right'];
+        foreach ([2, 7, 20, 40] as $players) {
+            $work = self::evaluate([self::block(Drills::fields()['organisation'], stations: 1, dose: $dose)], $players)->blocks[0]->work;
+            self::assertEqualsWithDelta(18.0 * $players + 3.0 * ($players - 1), $work->mean(), 0.5, "{$players}");
+            // Everybody's pace is their own: cv 0.25.
+            self::assertEqualsWithDelta(1.0, sqrt($work->variance()) / (4.5 * sqrt($players)), 0.05, "{$players}");
+        }
+    }
+
     public function test_in_a_round_every_group_owes_the_numbers_of_the_station_it_is_at(): void
     {
         $own = ['workers' => 1, 'playerServers' => 0, 'service' => 'none'];
